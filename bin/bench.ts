@@ -1,0 +1,107 @@
+import { chromium } from '@playwright/test'
+import { gzipSync } from 'node:zlib'
+import { uuidv7 } from 'uuidv7'
+import setup from '../e2e/setup'
+import { demoHouses, demoWorkshops } from '../core/demo'
+import { planWorkshop } from '../core/plan'
+import { applyChanges, setHeadcount } from '../core/workshop'
+
+const now = '2026-05-15T15:00:00-04:00[America/New_York]'
+const moths = demoWorkshops('2026-05-15')[0]!
+const figures: Record<string, number> = {}
+
+/** Milliseconds of one plan: the median of many, after a warm-up. */
+function planTime(people: number): number {
+  const ids = Array.from({ length: people }, (_, i) => `b${i}`)
+  const workshop = applyChanges(moths, setHeadcount(moths, people, ids).changes)!
+  const times = Array.from({ length: 120 }, () => {
+    const start = performance.now()
+    planWorkshop({ workshop, house: demoHouses[0]!, now })
+    return performance.now() - start
+  }).slice(40)
+  return times.sort((a, b) => a - b)[40]!
+}
+
+for (const n of [6, 24, 40, 400]) figures[`plan at ${n} people, ms`] = planTime(n)
+figures['plan at 400 over plan at 40, ratio'] = figures['plan at 400 people, ms']! / figures['plan at 40 people, ms']!
+
+const stop = await setup()
+const url = process.env['IMPRENTA_URL']!
+
+/** Changes saved a second, sent one after another as a browser does. */
+async function savedPerSecond(): Promise<number> {
+  const n = 200
+  const start = performance.now()
+  for (let i = 0; i < n; i++) {
+    const command = {
+      id: uuidv7(),
+      subject: { kind: 'workshop', id: moths.id },
+      baseVersion: 1,
+      kind: 'bench',
+      changes: [{ path: 'group/helpers', before: i % 2 ? 2 : 1, after: i % 2 ? 1 : 2 }],
+      guards: [],
+      actor: 'bench',
+      at: now,
+    }
+    const res = await fetch(`${url}/api/commands`, {
+      method: 'POST',
+      headers: { 'content-type': 'application/json' },
+      body: JSON.stringify([command]),
+    })
+    const { outcomes } = (await res.json()) as { outcomes: { status: string }[] }
+    if (outcomes[0]!.status !== 'applied') throw new Error(JSON.stringify(outcomes[0]))
+  }
+  return (1000 * n) / (performance.now() - start)
+}
+figures['changes saved a second'] = await savedPerSecond()
+
+/** All JavaScript fetched until the bench is usable, and the time to it. */
+async function firstBench(): Promise<void> {
+  const browser = await chromium.launch({
+    executablePath: '/usr/bin/chromium',
+    args: [
+      '--no-sandbox',
+      '--disable-gpu',
+      '--disable-background-networking',
+      '--disable-component-update',
+      '--disable-sync',
+      '--no-first-run',
+    ],
+  })
+  const times: number[] = []
+  let bytes = 0
+  let shift = 0
+  for (let i = 0; i < 5; i++) {
+    const page = await browser.newPage({ viewport: { width: 1280, height: 800 } })
+    await page.addInitScript(() => localStorage.setItem('imprenta.actor', 'bench'))
+    const bodies: Promise<Buffer>[] = []
+    page.on('response', (r) => r.url().endsWith('.js') && bodies.push(r.body()))
+    const start = performance.now()
+    await page.goto(`${url}/w/${moths.id}/bench/kit`)
+    await page.getByRole('textbox', { name: 'People' }).waitFor()
+    times.push(performance.now() - start)
+    bytes = (await Promise.all(bodies)).reduce((sum, b) => sum + gzipSync(b).length, 0)
+    shift = await page.evaluate(
+      () =>
+        new Promise<number>((done) => {
+          let sum = 0
+          new PerformanceObserver((list) => list.getEntries().forEach((e) => (sum += (e as unknown as { value: number }).value))).observe({
+            type: 'layout-shift',
+            buffered: true,
+          })
+          setTimeout(() => done(sum), 500)
+        }),
+    )
+    await page.close()
+  }
+  await browser.close()
+  figures['first load, kB of JavaScript gzipped'] = bytes / 1000
+  figures['first usable bench, ms (median of 5)'] = times.sort((a, b) => a - b)[2]!
+  figures['layout shift'] = shift
+}
+await firstBench()
+stop()
+
+if (process.argv.includes('--json')) console.log(JSON.stringify(figures, null, 2))
+else for (const [name, value] of Object.entries(figures)) console.log(`${name.padEnd(44)} ${value.toFixed(value < 10 ? 2 : 0)}`)
+process.exit(0)

@@ -1,0 +1,46 @@
+import { chromium } from '@playwright/test'
+import setup from '../e2e/setup'
+
+/** name, path, and where it differs: dark, narrow, what to do first. */
+const shots: { name: string; path: string; dark?: boolean; narrow?: boolean }[] = [
+  { name: 'workshops', path: '/' },
+  { name: 'workshops-dark', path: '/', dark: true },
+  ...['group', 'piece', 'method', 'pictures', 'kit', 'sessions', 'room'].map((p) => ({
+    name: `bench-${p}`,
+    path: `/w/lighthouse-blocks/bench/${p}`,
+  })),
+  { name: 'bench-narrow', path: '/w/moths-of-the-marsh/bench/kit', narrow: true },
+  { name: 'sessions', path: '/w/moths-of-the-marsh/sessions' },
+  { name: 'take-home', path: '/w/moths-of-the-marsh/take-home' },
+  { name: 'house', path: '/house/saltbox' },
+]
+
+const stop = await setup()
+const browser = await chromium.launch({
+  executablePath: '/usr/bin/chromium',
+  args: [
+    '--no-sandbox',
+    '--disable-gpu',
+    '--disable-background-networking',
+    '--disable-component-update',
+    '--disable-sync',
+    '--no-first-run',
+  ],
+})
+for (const s of shots) {
+  const page = await browser.newPage({ viewport: s.narrow ? { width: 390, height: 844 } : { width: 1280, height: 800 } })
+  await page.addInitScript((dark) => {
+    localStorage.setItem('imprenta.actor', 'Noor')
+    localStorage.setItem('imprenta.dark', dark ? '1' : '0')
+  }, s.dark ?? false)
+  await page.goto(`${process.env['IMPRENTA_URL']}${s.path}`)
+  await page.locator('h1, h2').first().waitFor()
+  await page.evaluate(() => document.fonts.ready.then(() => undefined))
+  await page.waitForTimeout(300)
+  await page.screenshot({ path: `docs/screenshots/demo/${s.name}.png` })
+  await page.close()
+  console.log(`docs/screenshots/demo/${s.name}.png`)
+}
+await browser.close()
+stop()
+process.exit(0)

@@ -1,0 +1,62 @@
+import * as v from 'valibot'
+import { BadInput, because, readInput } from '#core/reasons'
+import { orient, orientationInput } from '#core/orientation'
+import { layStrips, tapeInput } from '#core/tape'
+import { sparesFor, sparesInput } from '#core/spares'
+import { mediumInput, mediumNeed } from '#core/medium'
+import { buyingInput, cheapestPacks } from '#core/buying'
+import { cure, cureInput } from '#core/cure'
+import { planInput, planWorkshop } from '#core/plan'
+import { sayPlan } from '#core/phrases'
+
+/** A search's budget: milliseconds or steps, and its seed. No capability of this list searches yet. */
+export interface Budget {
+  ms?: number | undefined
+  steps?: number | undefined
+  seed?: number | undefined
+}
+
+type Run = (input: unknown, budget: Budget) => unknown
+
+const capability =
+  <S extends v.GenericSchema>(schema: S, compute: (read: v.InferOutput<S>) => object): Run =>
+  (input) =>
+    compute(readInput(schema, input))
+
+/** What the command line can compute: each with its own schema and the very function that the screens call. */
+export const capabilities: Record<string, Run> = {
+  orientation: capability(orientationInput, orient),
+  tape: capability(tapeInput, layStrips),
+  spares: capability(sparesInput, sparesFor),
+  medium: capability(mediumInput, (i) => ({
+    needMl: mediumNeed(i).toNumber(),
+    because: because('medium', [
+      { name: 'pieces', value: i.pieces },
+      { name: 'area', value: i.areaMm2.toNumber() },
+      { name: 'film', value: i.filmUm.toNumber(), unit: 'um', mark: 'E' },
+      { name: 'coats', value: i.coats },
+      { name: 'waste', value: i.wasteShare.toNumber(), unit: 'share', mark: 'E' },
+    ]),
+  })),
+  buying: capability(buyingInput, cheapestPacks),
+  cure: capability(cureInput, cure),
+  plan: capability(planInput, (i) => {
+    const { evidence, ...rest } = i
+    const plan = planWorkshop({ ...rest, ...(evidence && { evidence }) })
+    return { ...plan, said: sayPlan(plan, i.house) }
+  }),
+}
+
+/** An answer to one input, or to each of an array in order. A bad item fails the call, its index before its path. */
+export function answer(name: string, input: unknown, budget: Budget): unknown {
+  const run = capabilities[name]!
+  if (!Array.isArray(input)) return run(input, budget)
+  return input.map((item: unknown, i) => {
+    try {
+      return run(item, budget)
+    } catch (e) {
+      if (!(e instanceof BadInput)) throw e
+      throw new BadInput(e.what, e.path === '(input)' ? String(i) : `${i}.${e.path}`, e.remedy)
+    }
+  })
+}

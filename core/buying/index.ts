@@ -1,0 +1,1 @@
+export { cheapestPacks, buyingInput, type BuyingInput, type Purchase } from './buying'

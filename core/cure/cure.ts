@@ -1,0 +1,86 @@
+import * as v from 'valibot'
+import { figure, type Figure } from '#core/reasons'
+import { coats, type Coat } from '#core/medium'
+import { addMinutes, instant, secondOf, type Zoned } from '#core/time'
+import { decimal, minutes } from '#core/units'
+
+export const surfaces = ['porous', 'painted', 'sealed', 'stone'] as const
+export type Surface = (typeof surfaces)[number]
+export type CureVerdict = 'too soon' | 'risky' | 'ready'
+
+export const coatFactor: Record<Coat, Figure> = {
+  light: figure(0.8, 'factor', 'E'),
+  moderate: figure(1, 'factor', 'E'),
+  generous: figure(1.4, 'factor', 'E'),
+  heavy: figure(1.7, 'factor', 'E'),
+}
+export const surfaceFactor: Record<Surface, Figure> = {
+  porous: figure(1, 'factor', 'E'),
+  painted: figure(1.25, 'factor', 'E'),
+  sealed: figure(1.25, 'factor', 'E'),
+  stone: figure(1.25, 'factor', 'E'),
+}
+
+/** Below this, or the label's minimum, the film does not form: laying and sealing are refused. */
+export const coldLimitCelsius = figure(10, 'celsius', 'E')
+
+const climateClamp = 3
+const vpd = (t: number, rh: number) => 0.61094 * Math.exp((17.625 * t) / (t + 243.04)) * (1 - rh / 100)
+const reference = vpd(21, 50)
+
+/** How much slower a film dries than at 21 C and 50 %: the ratio of vapour pressure deficits, at most 3. May be below 1. */
+export function climateFactor(celsius: number, humidityPct: number): number {
+  const deficit = vpd(celsius, humidityPct)
+  return deficit <= 0 ? climateClamp : Math.min(climateClamp, reference / deficit)
+}
+
+const asNumber = (limits: { min: number; max: number }) => v.pipe(decimal(limits), v.transform(Number))
+
+export const climateShape = v.object({
+  celsius: asNumber({ min: -40, max: 60 }),
+  humidityPct: asNumber({ min: 0, max: 100 }),
+})
+export const cureInput = v.pipe(
+  v.object({
+    laidAt: instant(),
+    rubAt: instant(),
+    minimumMin: minutes(),
+    recommendedMin: minutes(),
+    climate: climateShape,
+    coat: v.picklist(coats, `not a coat | Say one of ${coats.join(', ')}.`),
+    surface: v.picklist(surfaces, `not a surface | Say one of ${surfaces.join(', ')}.`),
+  }),
+  v.forward(
+    v.check((i) => i.recommendedMin >= i.minimumMin, 'the recommended time is shorter than the least | Give at least minimumMin.'),
+    ['recommendedMin'],
+  ),
+)
+export type CureInput = v.InferOutput<typeof cureInput>
+
+export interface Cure {
+  factor: number
+  requiredMin: number
+  recommendedMin: number
+  verdict: CureVerdict
+  earliestAt: Zoned
+  recommendedAt: Zoned
+}
+
+/** max(1, climate x coat x surface): conditions only ever make a cure longer than practice says. */
+export const cureFactor = (celsius: number, humidityPct: number, coat: Coat, surface: Surface): number =>
+  Math.max(1, climateFactor(celsius, humidityPct) * coatFactor[coat].value * surfaceFactor[surface].value)
+
+const roundUp = (minutes: number) => Math.ceil(minutes - 1e-6)
+
+/** Whether a piece laid at one instant may be rubbed at another, and from when it may and should be.
+ *  Elapsed time counts, so a clock change in between is honoured; compared to the second; answers in laidAt's zone. */
+export function cure(i: CureInput): Cure {
+  const factor = cureFactor(i.climate.celsius, i.climate.humidityPct, i.coat, i.surface)
+  const requiredMin = roundUp(i.minimumMin * factor)
+  const recommendedMin = roundUp(i.recommendedMin * factor)
+  const earliestAt = addMinutes(i.laidAt, requiredMin)
+  const recommendedAt = addMinutes(i.laidAt, recommendedMin)
+  const rub = secondOf(i.rubAt)
+  const verdict = rub < secondOf(i.laidAt) || rub < secondOf(earliestAt) ? 'too soon' : rub < secondOf(recommendedAt) ? 'risky' : 'ready'
+  return { factor, requiredMin, recommendedMin, verdict, earliestAt, recommendedAt }
+}

@@ -1,0 +1,117 @@
+import type { House } from '#core/house'
+import type { AgeBand } from '#core/recipe'
+import { addDays, placeLocal, weekdayOf, weekdays } from '#core/time'
+import type { Design, Drawing, Participant, Piece, Session, Workshop } from '#core/workshop'
+
+const open = (from: string, to: string) => ({ from, to })
+
+const library: House = {
+  id: 'saltbox', name: 'Saltbox Point Library', units: 'imperial', paper: 'letter', currency: 'USD', timeZone: 'America/New_York', weekStart: 'sun',
+  hours: { mon: open('09:00', '20:30'), tue: open('09:00', '20:30'), wed: open('09:00', '20:30'), thu: open('09:00', '20:30'), fri: open('09:00', '20:30'), sat: open('09:00', '20:30'), sun: open('09:30', '20:30') },
+  closedDays: [], climate: { celsius: 21, humidityPct: 50 }, shelfPlaces: 32, supplierDays: 4, printerMarginMm: 6.35,
+  recipeChoices: {}, cupboard: { 'blank-plaque': 3, cup: 20, 'press-card': 14, trimmer: 1, cloth: 4, basin: 6, 'pulp-bin': 6, apron: 24, 'table-cover': 10, 'decoupage-glue': 60, sandpaper: 2 }, contact: 'Noor at the craft desk',
+}
+
+const club: House = {
+  id: 'tidewater', name: 'Tidewater Youth Club', units: 'metric', paper: 'a4', currency: 'EUR', timeZone: 'Europe/Madrid', weekStart: 'mon',
+  hours: { mon: open('10:00', '21:00'), tue: open('10:00', '21:00'), wed: open('10:00', '21:00'), thu: open('10:00', '21:00'), fri: open('10:00', '21:00'), sat: open('10:00', '21:00'), sun: null },
+  closedDays: [], climate: { celsius: 22, humidityPct: 55 }, shelfPlaces: 40, supplierDays: 5, printerMarginMm: 5,
+  recipeChoices: { 'medium-transfer': { 'coat-where': 'print' } }, cupboard: { basin: 4, 'pulp-bin': 4, apron: 20, scissors: 6, 'bone-folder': 12, towel: 12, 'table-cover': 4, cup: 20, cloth: 10, 'press-card': 10, trimmer: 1 }, contact: 'Ilse',
+}
+
+export const demoHouses: readonly House[] = [library, club]
+
+interface Plot {
+  id: string
+  house: House
+  title: string
+  drawing: Drawing
+  names: (string | null)[]
+  ages?: AgeBand[]
+  tables: number | null
+  helpers: number
+  design: Omit<Design, 'id'>
+  /** Days from today, start, end. */
+  sessions: [number, string, string][]
+  made: number
+  done?: string[]
+  archived?: boolean
+}
+
+const inches = (n: number, text: string) => ({ mm: Number((n * 25.4).toFixed(3)), text })
+const millimetres = (n: number) => ({ mm: n, text: `${n} mm` })
+
+const plots: Plot[] = [
+  {
+    id: 'moths-of-the-marsh', house: library, title: 'Moths of the marsh', drawing: 'moth', tables: 5, helpers: 1, made: -12,
+    names: ['Edda', 'Rune', 'Anton', 'Calla', 'Dov', 'Mira', 'Beck', 'Finn', 'Hanne', 'Inge', 'Joss', 'Lior', 'Marlo', 'Odalys', 'Petra', 'Suri', 'Tobias', 'Wren'],
+    design: { kind: 'plaque', material: 'plywood', width: inches(7, '7 in'), height: inches(5, '5 in'), recipe: { id: 'medium-transfer', version: 1 }, choices: { ground: 'white' }, pictures: 'house', lettering: false, mirrored: null },
+    sessions: [[-1, '17:45', '20:00'], [1, '10:00', '13:00']], done: ['order', 'paint', 'print', 'sand', 'trim', 'sample-cured', 'sample-finished', 'sample-hazy', 'sample-pressed', 'pack-moths-of-the-marsh-1', 'set-up-moths-of-the-marsh-1'],
+  },
+  {
+    id: 'lighthouse-blocks', house: club, title: 'Lighthouse blocks', drawing: 'lighthouse', tables: 4, helpers: 2, made: -2,
+    names: ['Pia', 'Odo', 'Kit', 'Juno', 'Nell', 'Wilf', 'Pilar', 'Max', 'Lark', 'Oriel', 'Emry', 'Tam', 'Sorrel', 'Ana', 'Bo', 'Jory'],
+    ages: ['under-8', 'under-8', 'under-8', '8-12', '8-12', '8-12', '8-12', '8-12', '8-12', '8-12', '8-12', '13-17', '13-17', '13-17', '13-17', '13-17'],
+    design: { kind: 'block', material: 'pine', width: millimetres(125), height: millimetres(125), recipe: { id: 'medium-transfer', version: 1 }, choices: { ground: 'white' }, pictures: 'own', lettering: false, mirrored: null },
+    sessions: [[15, '16:00', '18:15'], [17, '15:00', '18:15']],
+  },
+  {
+    id: 'ferry-lanterns', house: club, title: 'Ferry lanterns', drawing: 'ferry', tables: 3, helpers: 1, made: -5,
+    names: [null, null, null, null, null, null, null, null, null, null, null, null], ages: Array<AgeBand>(12).fill('13-17'),
+    design: { kind: 'jar', material: 'glass', width: millimetres(90), height: millimetres(60), recipe: { id: 'tape-film', version: 1 }, choices: {}, pictures: 'house', lettering: true, mirrored: null },
+    sessions: [[10, '17:00', '19:30']],
+  },
+  {
+    id: 'tide-table-cards', house: club, title: 'Tide table cards', drawing: 'tide', tables: null, helpers: 1, made: -26,
+    names: Array<null>(14).fill(null),
+    design: { kind: 'card', material: 'card', width: millimetres(125), height: millimetres(90), recipe: { id: 'tape-film', version: 1 }, choices: {}, pictures: 'house', lettering: true, mirrored: null },
+    sessions: [[-19, '17:00', '19:30']], done: ['order', 'print', 'sample-finished', 'pack-tide-table-cards-1', 'set-up-tide-table-cards-1'],
+  },
+  {
+    id: 'kelp-coasters', house: library, title: 'Kelp coasters', drawing: 'kelp', tables: null, helpers: 1, made: -1,
+    names: Array<null>(10).fill(null),
+    design: { kind: 'coaster', material: 'plywood', width: inches(4, '4 in'), height: inches(4, '4 in'), recipe: { id: 'medium-transfer', version: 1 }, choices: {}, pictures: 'house', lettering: false, mirrored: null },
+    sessions: [],
+  },
+  {
+    id: 'heron-canvases', house: library, title: 'Heron canvases', drawing: 'heron', tables: 3, helpers: 1, made: -210, archived: true,
+    names: Array<null>(9).fill(null),
+    design: { kind: 'canvas', material: 'canvas', width: inches(8, '8 in'), height: inches(6, '6 in'), recipe: { id: 'medium-transfer', version: 1 }, choices: { ground: 'bare', thickness: 'generous' }, pictures: 'house', lettering: false, mirrored: null },
+    sessions: [[-200, '17:00', '20:00'], [-197, '10:00', '13:30']],
+  },
+]
+
+/** The demo workshops, at different points of their life, dated around `today` (a date). Everything in them is invented. */
+export const demoWorkshops = (today: string): Workshop[] => plots.map((p) => workshopOf(p, today))
+
+function workshopOf(p: Plot, today: string): Workshop {
+  const at = (days: number, time: string) => placeLocal({ date: addDays(today, days), time }, p.house.timeZone).at
+  const sessions: Session[] = p.sessions.map(([days, start, end], i) => ({ id: `${p.id}-${i + 1}`, date: openDay(addDays(today, days), p.house), start, end, room: 'Craft room' }))
+  const participants: Participant[] = p.names.map((name, i) => ({ id: `${p.id}-p${i + 1}`, seat: i + 1, name, age: p.ages?.[i] ?? 'adult', misses: [] }))
+  return {
+    id: p.id, houseId: p.house.id, title: p.title, drawing: p.drawing, createdAt: at(p.made, '15:00'), archivedAt: p.archived ? at(p.made + 20, '15:00') : null,
+    group: { tables: p.tables, helpers: p.helpers, participants: absences(p, participants) },
+    designs: [{ id: `${p.id}-d1`, ...p.design }],
+    sessions,
+    choices: { spares: p.id === 'moths-of-the-marsh' ? 3 : null, samples: null, confidence: 0.9, share: {}, split: {} },
+    pieces: pieces(p, participants, sessions, at),
+    errandsDone: p.done ?? [],
+  }
+}
+
+/** The date, or the next on which the house is open, so that the demo's dates are right on any day it is made. */
+function openDay(date: string, house: House): string {
+  return house.hours[weekdays[weekdayOf(date) - 1]!] ? date : openDay(addDays(date, 1), house)
+}
+
+/** Edda misses the laying of the moths; Pilar the laying of the blocks. */
+function absences(p: Plot, people: Participant[]): Participant[] {
+  const away: Record<string, string> = { Edda: 'moths-of-the-marsh-1', Pilar: 'lighthouse-blocks-1' }
+  return people.map((x) => (x.name && away[x.name]?.startsWith(p.id) ? { ...x, misses: [away[x.name]!] } : x))
+}
+
+function pieces(p: Plot, people: Participant[], sessions: Session[], at: (days: number, time: string) => string): Piece[] {
+  const made = (who: Participant[], state: Piece['state'], laidAt: string | null): Piece[] => who.map((x) => ({ id: `${x.id}-d1`, participant: x.id, state, laidAt }))
+  if (p.id === 'moths-of-the-marsh') return made(people.slice(1), 'laid', at(-1, '19:10'))
+  return sessions.length > 0 && p.sessions.every(([days]) => days < 0) ? made(people, 'sealed', null) : []
+}

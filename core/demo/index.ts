@@ -1,0 +1,1 @@
+export { demoHouses, demoWorkshops } from './demo'

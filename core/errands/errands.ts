@@ -1,0 +1,153 @@
+import { figure, type Because, because, type Input } from '#core/reasons'
+import type { ResolvedRecipe } from '#core/recipe'
+import { addMinutes, lastOpenBefore, minutesBetween, type Hours, type Zoned } from '#core/time'
+import type { Judged, PlacedSession } from '#core/sessions'
+
+/** Something to do before a session, and by when at the latest. `code` and `values` go through the phrase catalogue. */
+export interface Errand {
+  id: string
+  code: 'order' | 'collect' | 'paint' | 'print' | 'sample' | 'trim' | 'pack' | 'set-up'
+  values: Record<string, string | number>
+  sessionId: string
+  by: Zoned
+  /** Must have begun by `by`; otherwise finished by it. */
+  startBy: boolean
+  state: 'open' | 'done' | 'late'
+  because: Because
+}
+
+export interface ErrandInput {
+  resolved: ResolvedRecipe
+  judged: Judged
+  sessions: readonly PlacedSession[]
+  hours: Hours
+  supplierDays: number
+  thingsToBuy: number
+  sheets: number
+  bags: number
+  ownPictures: boolean
+  samples: boolean
+  cureMin: number
+  done: readonly string[]
+  now: Zoned
+}
+
+const day = 1440
+const printAhead = figure(1440, 'min', 'E')
+const collectAhead = figure(2 * day, 'min', 'E')
+const packAhead = figure(720, 'min', 'E')
+
+/** Back from each session: what must be ordered, collected, painted, printed, begun and packed by when. Due times move
+ *  back to the last open hour; cure and drying go on while the house is closed. */
+export function errandsFor(input: ErrandInput): Errand[] {
+  const first = input.sessions.find((s) => input.judged.loads.some((l) => l.sessionId === s.id))
+  if (!first) return []
+  const print = lead(input, 'print', first, printAhead.value, { sheets: input.sheets }, [
+    { name: 'lead', value: printAhead.value, unit: 'min', mark: 'E' },
+  ])
+  const errands = [
+    ...ordering(input, print),
+    ...(input.ownPictures ? [collecting(input, print)] : []),
+    ...painting(input, first),
+    print,
+    ...trimming(input, first),
+  ]
+  const samples = input.samples ? input.resolved.recipe.samples.flatMap((s) => sample(input, s)) : []
+  const days = input.judged.loads.flatMap((l) => packing(input, l.sessionId))
+  return [...errands, ...samples, ...days].sort((a, b) => minutesBetween(b.by, a.by))
+}
+
+function lead(
+  i: ErrandInput,
+  code: Errand['code'],
+  session: PlacedSession,
+  minutes: number,
+  values: Errand['values'],
+  inputs: Input[],
+  id: string = code,
+): Errand {
+  return errand(i, id, code, session.id, addMinutes(session.from, -minutes), values, inputs)
+}
+
+function errand(
+  i: ErrandInput,
+  id: string,
+  code: Errand['code'],
+  sessionId: string,
+  wanted: Zoned,
+  values: Errand['values'],
+  inputs: Input[],
+  startBy = false,
+): Errand {
+  const by = code === 'set-up' ? wanted : lastOpenBefore(wanted, i.hours)
+  const state = i.done.includes(id) ? 'done' : minutesBetween(by, i.now) > 0 ? 'late' : 'open'
+  return { id, code, values, sessionId, by, startBy, state, because: because('errand', inputs) }
+}
+
+const ordering = (i: ErrandInput, print: Errand): Errand[] =>
+  i.thingsToBuy === 0
+    ? []
+    : [
+        errand(i, 'order', 'order', print.sessionId, addMinutes(print.by, -(i.supplierDays + 1) * day), { things: i.thingsToBuy }, [
+          { name: 'supplier', value: i.supplierDays, unit: 'days', mark: 'E' },
+        ]),
+      ]
+
+const collecting = (i: ErrandInput, print: Errand): Errand =>
+  errand(i, 'collect', 'collect', print.sessionId, addMinutes(print.by, -collectAhead.value), {}, [
+    { name: 'lead', value: collectAhead.value, unit: 'min', mark: 'E' },
+  ])
+
+function painting(i: ErrandInput, first: PlacedSession): Errand[] {
+  const ahead = i.resolved.stages.filter((s) => i.judged.split[s.id] === 'ahead' && s.then && s.then.least.value > 0)
+  return ahead.map((s) =>
+    errand(i, s.id, 'paint', first.id, addMinutes(first.from, -s.then!.least.value - s.minutes.value), { stage: s.name }, [
+      { name: 'dry', value: s.then!.least.value, unit: 'min', mark: s.then!.least.mark },
+    ]),
+  )
+}
+
+function trimming(i: ErrandInput, first: PlacedSession): Errand[] {
+  const ahead = i.resolved.stages.filter((s) => i.judged.split[s.id] === 'ahead' && s.mayBe.includes('session'))
+  return ahead.map((s) =>
+    lead(i, 'trim', first, packAhead.value, { stage: s.name }, [{ name: 'lead', value: packAhead.value, unit: 'min', mark: 'E' }], s.id),
+  )
+}
+
+/** A sample is begun so that all before its state, waits and cure included, is over when the first session that works on
+ *  from there begins. */
+function sample(i: ErrandInput, wanted: { id: string; name: string; after: string }): Errand[] {
+  const stages = i.resolved.stages
+  const last = stages.findIndex((s) => s.id === wanted.after)
+  if (last < 0) return []
+  const shownIn = sessionThatShows(i, last)
+  const done = stages.slice(0, last + 1).filter((s) => s.mayBe.includes('session'))
+  const waits = done.map((s, k) => (k === done.length - 1 && !s.then?.cures ? 0 : s.then?.cures ? i.cureMin : (s.then?.least.value ?? 0)))
+  const minutes = done.reduce((sum, s, k) => sum + s.minutes.value + waits[k]!, 0)
+  if (!shownIn || minutes < 60) return []
+  const inputs: Input[] = [{ name: 'sample-minutes', value: minutes, unit: 'min', mark: 'E' }]
+  return [errand(i, `sample-${wanted.id}`, 'sample', shownIn.id, addMinutes(shownIn.from, -minutes), { sample: wanted.name }, inputs, true)]
+}
+
+function sessionThatShows(i: ErrandInput, last: number): PlacedSession | undefined {
+  const next = i.resolved.stages.slice(last).map((s) => i.judged.split[s.id]!)
+  return i.sessions.find((s) => next.includes(s.id)) ?? i.sessions.filter((s) => i.judged.loads.some((l) => l.sessionId === s.id)).at(-1)
+}
+
+function packing(i: ErrandInput, sessionId: string): Errand[] {
+  const session = i.sessions.find((s) => s.id === sessionId)!
+  return [
+    lead(
+      i,
+      'pack',
+      session,
+      packAhead.value,
+      { bags: i.bags, session: session.number },
+      [{ name: 'lead', value: packAhead.value, unit: 'min', mark: 'E' }],
+      `pack-${session.id}`,
+    ),
+    errand(i, `set-up-${session.id}`, 'set-up', session.id, session.from, { session: session.number }, [
+      { name: 'set-up', value: 30, unit: 'min', mark: 'E' },
+    ]),
+  ]
+}

@@ -1,0 +1,1 @@
+export { errandsFor, type Errand, type ErrandInput } from './errands'

@@ -1,0 +1,53 @@
+import * as v from 'valibot'
+import { BadInput, whereAndWhat } from '#core/reasons'
+import { workshopShape, type Workshop } from '#core/workshop'
+
+export const workshopFormat = { format: 'imprenta-workshop', version: 1 } as const
+export const planFormat = { format: 'imprenta-plan', version: 1 } as const
+
+/** A workshop as a file: format, version, workshop. Reading it back gives the same workshop. */
+export const writeWorkshop = (workshop: Workshop): string => `${JSON.stringify({ ...workshopFormat, workshop }, null, 2)}\n`
+
+/** Reads a workshop file; throws BadInput that says what, where (line and column for broken JSON) and the way out. */
+export function readWorkshopFile(text: string): Workshop {
+  const file = parse(text.replace(/^\uFEFF/, ''))
+  if (typeof file !== 'object' || file === null || !('format' in file) || file.format !== workshopFormat.format)
+    throw new BadInput(
+      'This is not a workshop of Imprenta.',
+      'format',
+      `Choose a file whose first line says "format": "${workshopFormat.format}".`,
+    )
+  const version = 'version' in file ? file.version : undefined
+  if (version !== 1)
+    throw new BadInput(
+      `The file has version ${JSON.stringify(version)}; this Imprenta reads version 1.`,
+      'version',
+      'Update Imprenta, or export the workshop again as version 1.',
+    )
+  const read = v.safeParse(workshopShape, (file as { workshop?: unknown }).workshop)
+  if (read.success) return read.output
+  const { what, path, remedy } = whereAndWhat(read.issues[0])
+  throw new BadInput(what, path === '(input)' ? 'workshop' : `workshop.${path}`, remedy)
+}
+
+function parse(text: string): unknown {
+  try {
+    return JSON.parse(text)
+  } catch (e) {
+    const message = (e as Error).message
+    const at = placeOf(message, text)
+    const before = text.slice(0, at).split('\n')
+    throw new BadInput(
+      `The file is not whole JSON: ${message.split(' in JSON')[0]}.`,
+      `line ${before.length}, column ${before.at(-1)!.length + 1}`,
+      'Export it again, or mend that line.',
+    )
+  }
+}
+
+/** Where JSON broke off: as the message says, else at the start of what is none at all, else at the end. */
+function placeOf(message: string, text: string): number {
+  const said = /position (\d+)/.exec(message)?.[1]
+  if (said !== undefined) return Number(said)
+  return /^\s*[{[]/.test(text) ? text.length : 0
+}

@@ -1,0 +1,1 @@
+export { writeWorkshop, readWorkshopFile, planFormat } from './exchange'

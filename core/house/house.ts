@@ -1,0 +1,53 @@
+import * as v from 'valibot'
+import { currencies, type LengthUnit, type Size } from '#core/units'
+import { isClock, isDate, isTimeZone, weekdays } from '#core/time'
+
+const clock = () => v.pipe(v.string(), v.check(isClock, 'not a time of day | Write it like 09:00.'))
+const span = v.pipe(
+  v.object({ from: clock(), to: clock() }),
+  v.check((s) => s.from < s.to, 'closes before it opens | Put the opening first.'),
+)
+const share = (min: number, max: number, what: string) =>
+  v.pipe(v.number(), v.minValue(min, `${what} below ${min}`), v.maxValue(max, `${what} above ${max}`))
+const whole = (max: number) => v.pipe(v.number(), v.integer(), v.minValue(0), v.maxValue(max))
+
+/** A house: how it measures, when it is open, its room, its cupboard and its ways. */
+export const houseShape = v.object({
+  id: v.pipe(v.string(), v.regex(/^[a-z0-9-]{1,64}$/)),
+  name: v.pipe(v.string(), v.minLength(1, 'empty | Give the house a name.'), v.maxLength(80)),
+  units: v.picklist(['imperial', 'metric']),
+  paper: v.picklist(['letter', 'a4']),
+  currency: v.picklist(currencies),
+  timeZone: v.pipe(v.string(), v.check(isTimeZone, 'a time zone nobody knows | Write it like Europe/Madrid.')),
+  weekStart: v.picklist(['mon', 'sun']),
+  hours: v.object(
+    Object.fromEntries(weekdays.map((d) => [d, v.nullable(span)])) as Record<
+      (typeof weekdays)[number],
+      v.NullableSchema<typeof span, undefined>
+    >,
+  ),
+  closedDays: v.pipe(
+    v.array(v.pipe(v.string(), v.check(isDate, 'a day that no calendar has | Write it like 2027-03-04.'))),
+    v.maxLength(400),
+  ),
+  climate: v.object({ celsius: share(-10, 45, 'temperature'), humidityPct: share(0, 100, 'humidity') }),
+  /** Places on the drying rack. */
+  shelfPlaces: whole(2000),
+  /** Days from an order to its parcel. */
+  supplierDays: whole(60),
+  /** What the printer cannot reach, at each edge. */
+  printerMarginMm: share(0, 40, 'margin'),
+  /** recipe id -> school id -> option id. */
+  recipeChoices: v.record(v.string(), v.record(v.string(), v.string())),
+  /** material id -> what is in the cupboard, in the material's unit. */
+  cupboard: v.record(v.string(), v.pipe(v.number(), v.minValue(0), v.maxValue(1e6))),
+  /** Whom to ask, on the take-home sheet. */
+  contact: v.pipe(v.string(), v.maxLength(80)),
+})
+export type House = v.InferOutput<typeof houseShape>
+
+export const sizeUnit = (house: Pick<House, 'units'>): LengthUnit => (house.units === 'imperial' ? 'in' : 'mm')
+export const clockOf = (house: Pick<House, 'units'>): 12 | 24 => (house.units === 'imperial' ? 12 : 24)
+
+const papers: Record<House['paper'], Size> = { letter: { widthMm: 215.9, heightMm: 279.4 }, a4: { widthMm: 210, heightMm: 297 } }
+export const paperMm = (house: Pick<House, 'paper'>): Size => papers[house.paper]

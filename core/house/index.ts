@@ -1,0 +1,1 @@
+export { houseShape, sizeUnit, clockOf, paperMm, type House } from './house'

@@ -1,0 +1,58 @@
+/** A pack on sale: its size in the material's unit, its price in minor units, and what it is called. All E. */
+export interface Pack {
+  size: number
+  priceMinor: number
+  noun: string
+  plural?: string
+}
+
+export interface Material {
+  name: string
+  unit: 'count' | 'ml' | 'mm' | 'strips'
+  icon: 'board' | 'print' | 'bottle' | 'brush' | 'cloth' | 'roll' | 'tool' | 'basin' | 'cover'
+  packs: Pack[]
+}
+
+const pack = (size: number, priceMinor: number, noun = 'pack', plural?: string): Pack => ({
+  size,
+  priceMinor,
+  noun,
+  ...(plural && { plural }),
+})
+
+/** What a kit is made of. Prices and pack sizes are estimates (E): a house knows its own shops. */
+export const materials: Record<string, Material> = {
+  blank: { name: 'Blanks', unit: 'count', icon: 'board', packs: [pack(12, 1680), pack(5, 890)] },
+  print: { name: 'Prints', unit: 'count', icon: 'print', packs: [] },
+  'decoupage-glue': {
+    name: 'Decoupage glue',
+    unit: 'ml',
+    icon: 'bottle',
+    packs: [pack(236, 900, 'bottle'), pack(473, 1500, 'bottle'), pack(946, 2500, 'bottle')],
+  },
+  'white-paint': { name: 'White paint', unit: 'ml', icon: 'bottle', packs: [pack(59, 220, 'bottle'), pack(236, 650, 'bottle')] },
+  'clear-spray': { name: 'Clear spray', unit: 'ml', icon: 'bottle', packs: [pack(300, 950, 'can')] },
+  'gloss-medium': { name: 'Gloss medium', unit: 'ml', icon: 'bottle', packs: [pack(118, 750, 'bottle'), pack(236, 1200, 'bottle')] },
+  'foam-brush': { name: 'Foam brushes', unit: 'count', icon: 'brush', packs: [pack(12, 540), pack(30, 1080)] },
+  cup: { name: 'Cups', unit: 'count', icon: 'basin', packs: [pack(20, 240, 'sleeve')] },
+  sandpaper: { name: 'Sandpaper', unit: 'count', icon: 'cloth', packs: [pack(5, 450, 'pack')] },
+  'press-card': { name: 'Press cards', unit: 'count', icon: 'tool', packs: [pack(10, 400)] },
+  trimmer: { name: 'Paper trimmer', unit: 'count', icon: 'tool', packs: [pack(1, 3200, 'trimmer')] },
+  'baking-paper': { name: 'Baking paper', unit: 'mm', icon: 'roll', packs: [pack(10_000, 260, 'roll')] },
+  cloth: { name: 'Cloths', unit: 'count', icon: 'cloth', packs: [pack(10, 620)] },
+  basin: { name: 'Basins', unit: 'count', icon: 'basin', packs: [pack(1, 300, 'basin')] },
+  'pulp-bin': { name: 'Bins for pulp', unit: 'count', icon: 'basin', packs: [pack(1, 350, 'bin')] },
+  cord: { name: 'Cord', unit: 'mm', icon: 'roll', packs: [pack(10_000, 320, 'roll')] },
+  apron: { name: 'Aprons', unit: 'count', icon: 'cover', packs: [pack(10, 1900)] },
+  'table-cover': { name: 'Table covers', unit: 'count', icon: 'cover', packs: [pack(4, 500)] },
+  'clear-tape': { name: 'Clear packing tape', unit: 'strips', icon: 'roll', packs: [pack(50_000, 380, 'roll'), pack(66_000, 460, 'roll')] },
+  scissors: { name: 'Scissors', unit: 'count', icon: 'tool', packs: [pack(6, 1100)] },
+  'bone-folder': { name: 'Bone folders', unit: 'count', icon: 'tool', packs: [pack(6, 900)] },
+  towel: { name: 'Towels', unit: 'count', icon: 'cloth', packs: [pack(6, 800)] },
+  'glue-stick': { name: 'Glue sticks', unit: 'count', icon: 'tool', packs: [pack(6, 420)] },
+}
+
+/** Paper and toner of one printed sheet, in minor units (E). */
+export const sheetCostMinor = 9
+
+export const materialOf = (id: string): Material => materials[id] ?? { name: id, unit: 'count', icon: 'tool', packs: [] }

@@ -1,0 +1,3 @@
+export { seatTables, type Seating } from './sharing'
+export { type Material, type Pack } from './catalogue'
+export { scaleKit, type KitLine, type KitNeeds, type ToGet } from './kit'

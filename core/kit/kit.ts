@@ -1,0 +1,205 @@
+import { cheapestPacks, type Purchase } from '#core/buying'
+import { filmUm, mediumNeed, type Coat } from '#core/medium'
+import { because, isRefusal, type Because, type Input, type Refusal } from '#core/reasons'
+import type { MaterialUse, ShareBy } from '#core/recipe'
+import { Decimal } from '#core/units'
+import { materialOf, sheetCostMinor, type Material, type Pack } from './catalogue'
+import { sharers, type Seating } from './sharing'
+
+/** What a kit has to serve. Lengths in mm, area in mm2; `blanks` counts spares and samples in, `prints` copies too. */
+export interface KitNeeds {
+  people: number
+  seating: Seating
+  blanks: number
+  prints: number
+  perSheet: number
+  areaMm2: number
+  coat: Coat
+  strips: { perPrint: number; lengthMm: number }
+  share: Record<string, ShareBy>
+  cupboard: Record<string, number>
+  kind: string
+}
+
+export interface ToGet {
+  purchase: Purchase | Refusal
+  packs: (Pack & { count: number })[]
+  have: number
+}
+
+export interface KitLine {
+  material: string
+  name: string
+  note: string
+  icon: Material['icon']
+  unit: Material['unit']
+  stages: string[]
+  durable: boolean
+  /** For one seat and for the largest table; null where it is not counted so. */
+  each: number | null
+  table: number | null
+  need: number
+  share?: { by: ShareBy; options: ShareBy[]; chosen: boolean }
+  toGet: ToGet
+  /** Sheets of paper, for prints. */
+  sheets?: number
+  usedMinor: number
+  boughtMinor: number
+  because: Because
+}
+
+/** Every material line scaled, shared and set against the cupboard and the packs on sale. Exact; not rounded but where a
+ *  thing is whole. A line that its kind of piece does not need is left out. */
+export function scaleKit(uses: readonly MaterialUse[], needs: KitNeeds): KitLine[] {
+  return uses.filter((u) => !u.onlyFor || u.onlyFor.includes(needs.kind)).map((u) => line(u, needs))
+}
+
+function line(use: MaterialUse, needs: KitNeeds): KitLine {
+  const material = materialOf(use.material)
+  const by =
+    needs.share[use.material] && use.share?.options.includes(needs.share[use.material]!) ? needs.share[use.material]! : use.share?.by
+  const measured = measure(use, needs, by ?? 'each')
+  const need = material.unit === 'ml' || material.unit === 'mm' ? measured.need : measured.need.ceil()
+  const toGet = buy(use, material, need, needs)
+  const sheets = use.basis === 'print' && needs.perSheet > 0 ? Math.ceil(needs.prints / needs.perSheet) : undefined
+  return {
+    material: use.material,
+    name: material.name,
+    note: use.note,
+    icon: material.icon,
+    unit: material.unit,
+    stages: use.stages,
+    durable: use.durable ?? false,
+    each: measured.each,
+    table: measured.each === null || needs.seating.length === 0 ? null : tableShare(by, measured.each, needs.seating),
+    need: need.toNumber(),
+    ...(use.share && { share: { by: by!, options: use.share.options, chosen: by !== use.share.by } }),
+    toGet,
+    ...(sheets !== undefined && { sheets }),
+    usedMinor: use.durable ? 0 : sheets !== undefined ? sheets * sheetCostMinor : usedUp(material, need, needs),
+    boughtMinor: sheets !== undefined ? sheets * sheetCostMinor : isRefusal(toGet.purchase) ? 0 : toGet.purchase.costMinor,
+    because: because(`kit-${use.basis}`, [
+      ...measured.inputs,
+      ...(by
+        ? [
+            { name: 'shared', value: by },
+            { name: 'sharers', value: sharers(by, needs.seating) },
+          ]
+        : []),
+    ]),
+  }
+}
+
+interface Measured {
+  need: Decimal
+  each: number | null
+  inputs: Input[]
+}
+
+function measure(use: MaterialUse, needs: KitNeeds, by: ShareBy): Measured {
+  const { people, seating } = needs
+  if (use.basis === 'area') return measureFilm(use, needs, by)
+  if (use.basis === 'strips') {
+    const { perPrint, lengthMm } = needs.strips
+    const inputs: Input[] = [
+      { name: 'strips', value: perPrint, mark: 'P' },
+      { name: 'prints', value: needs.prints },
+      { name: 'strip-length', value: lengthMm, unit: 'mm' },
+    ]
+    return { need: new Decimal(perPrint).times(needs.prints), each: perPrint, inputs }
+  }
+  const amount = new Decimal(use.amount.value)
+  const inputs: Input[] = [{ name: 'amount', value: use.amount.value, unit: use.amount.unit, mark: use.amount.mark }]
+  const counted = (n: number, name: string, each: number | null): Measured => ({
+    need: amount.times(n),
+    each,
+    inputs: [...inputs, { name, value: n }],
+  })
+  switch (use.basis) {
+    case 'person':
+      return counted(use.share ? sharers(by, seating) : people, use.share ? 'sharers' : 'people', eachShare(amount, by))
+    case 'blank':
+      return counted(needs.blanks, 'blanks', amount.toNumber())
+    case 'piece':
+      return counted(people, 'pieces', amount.toNumber())
+    case 'print':
+      return counted(needs.prints, 'prints', people ? Math.floor(needs.prints / people) : 1)
+    case 'table':
+      return counted(use.share ? sharers(by, seating) : seating.length, 'tables', null)
+    case 'room':
+      return counted(people ? 1 : 0, 'rooms', null)
+    case 'length':
+      return counted(use.per === 'blank' ? needs.blanks : people, use.per === 'blank' ? 'blanks' : 'people', amount.toNumber())
+  }
+}
+
+const eachShare = (amount: Decimal, by: ShareBy): number | null =>
+  by === 'each' ? amount.toNumber() : by === 'pair' ? amount.div(2).toNumber() : null
+
+function tableShare(by: ShareBy | undefined, each: number, seating: Seating): number {
+  const most = Math.max(...seating)
+  return by === 'pair'
+    ? new Decimal(each)
+        .times(2)
+        .times(Math.ceil(most / 2))
+        .toNumber()
+    : new Decimal(each).times(most).toNumber()
+}
+
+function measureFilm(use: Extract<MaterialUse, { basis: 'area' }>, needs: KitNeeds, by: ShareBy): Measured {
+  const held = sharers(by, needs.seating)
+  const films = use.films.map((f) => ({ film: filmUm[f.film === 'chosen' ? needs.coat : f.film], coats: f.coats }))
+  const micrometres = films.reduce((sum, f) => sum.plus(new Decimal(f.film.value).times(f.coats.value)), new Decimal(0))
+  const base = {
+    areaMm2: new Decimal(needs.areaMm2),
+    filmUm: micrometres,
+    coats: 1,
+    wasteShare: new Decimal(use.waste.value),
+    heldPerBrushMl: new Decimal(use.held.value),
+  }
+  const one = mediumNeed({ ...base, pieces: 1, brushes: 0 })
+  return {
+    need: mediumNeed({ ...base, pieces: needs.blanks, brushes: held }),
+    each: one.toDecimalPlaces(2).toNumber(),
+    inputs: [
+      { name: 'blanks', value: needs.blanks },
+      { name: 'area', value: needs.areaMm2 },
+      ...films.map((f): Input => ({ name: 'film-coats', value: f.film.value * f.coats.value, unit: 'um', mark: f.film.mark })),
+      { name: 'waste', value: use.waste.value, unit: 'share', mark: use.waste.mark },
+      { name: 'held', value: use.held.value, unit: 'ml', mark: use.held.mark },
+    ],
+  }
+}
+
+/** Packs in the unit that is counted: a roll of tape is so many whole strips, its end is wasted. */
+function packsFor(material: Material, needs: KitNeeds): Pack[] {
+  if (material.unit !== 'strips') return material.packs
+  return material.packs
+    .map((p) => ({ ...p, size: needs.strips.lengthMm > 0 ? Math.floor(p.size / needs.strips.lengthMm) : 0 }))
+    .filter((p) => p.size > 0)
+}
+
+const cupboardKey = (use: MaterialUse, needs: KitNeeds) => (use.material === 'blank' ? `blank-${needs.kind}` : use.material)
+
+function buy(use: MaterialUse, material: Material, need: Decimal, needs: KitNeeds): ToGet {
+  const have = needs.cupboard[cupboardKey(use, needs)] ?? 0
+  const offered = packsFor(material, needs)
+  if (material.packs.length === 0) return { purchase: { toBuy: 0, packs: [], costMinor: 0, leftOver: 0 }, packs: [], have }
+  const micro = (n: number | Decimal) => new Decimal(n).times(1e6).ceil().toNumber()
+  const purchase = cheapestPacks({
+    need: micro(need.toDecimalPlaces(3, Decimal.ROUND_UP)),
+    cupboard: micro(have),
+    packs: offered.map((p) => ({ size: micro(p.size), priceMinor: p.priceMinor })),
+  })
+  return { purchase, packs: isRefusal(purchase) ? [] : purchase.packs.map((p) => ({ ...offered[p.index]!, count: p.count })), have }
+}
+
+/** What is used up, at the price a unit of the pack that is cheapest a unit. */
+function usedUp(material: Material, need: Decimal, needs: KitNeeds): number {
+  const rates = packsFor(material, needs).map((p) => new Decimal(p.priceMinor).div(p.size))
+  if (rates.length === 0) return 0
+  return need
+    .times(Decimal.min(...rates))
+    .toDecimalPlaces(0)
+    .toNumber()
+}

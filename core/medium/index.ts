@@ -1,0 +1,1 @@
+export { mediumNeed, mediumInput, filmUm, coats, type MediumInput, type Coat } from './medium'

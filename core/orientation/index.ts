@@ -1,0 +1,1 @@
+export { orient, orientationInput, type OrientationInput, type Orientation } from './orientation'

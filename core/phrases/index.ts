@@ -1,0 +1,6 @@
+export { phrases, sayPlan, type Said, type Phrases } from './phrases'
+export { stateWord, homeGroupName, ageName } from './words'
+export { icsSummary } from './calendarWords'
+export { sheetText, seatOf, type SheetText, type Wording } from './sheetEn'
+export { sheetMarkdown } from './markdown'
+export { sayMinutes } from './phrases'

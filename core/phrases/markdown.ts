@@ -1,0 +1,22 @@
+import type { SheetText } from './sheetEn'
+
+const plain = (text: string) => text.replace(/([\\`*_{}[\]<>#+!|~])/g, '\\$1').replace(/\r?\n/g, ' ')
+const list = (items: string[], bullet = '-') => items.map((i) => `${bullet} ${plain(i)}`).join('\n')
+
+/** A take-home sheet as Markdown; names and other typed text are escaped. */
+export function sheetMarkdown(t: SheetText): string {
+  const blocks = [
+    `# ${plain(t.who)}`,
+    `${plain(t.what)}  \n${plain(t.house)} · ${plain(t.workshop)}${t.date ? ` · ${t.date}` : ''}`,
+    `## ${t.headline}: ${plain(t.when)}`,
+    t.never && `**${t.never}**`,
+    t.why && `${t.why}${t.mark === 'E' ? ' (estimate)' : ''}`,
+    t.chain.map((c) => (c.done ? `**${c.word}**` : c.word)).join(' → '),
+    t.steps.map((s, i) => `${i + 1}. **${s.title}.** ${s.text}`).join('\n'),
+    t.bag.length > 0 && `### In the bag\n\n${list(t.bag, '- [ ]')}`,
+    t.faults.length > 0 && `### What if\n\n${list(t.faults.map((f) => `${f.seen}: ${f.now}`))}`,
+    t.cautions.length > 0 && `### Take care\n\n${list(t.cautions)}`,
+    `${plain(t.care)}\n\n**${plain(t.ask)}**`,
+  ]
+  return blocks.filter(Boolean).join('\n\n') + '\n'
+}

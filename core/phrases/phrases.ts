@@ -1,0 +1,134 @@
+import { clockOf, sizeUnit, type House } from '#core/house'
+import type { Decision, Difference, Finding, Plan, Remedy } from '#core/plan'
+import type { Because, Input } from '#core/reasons'
+import type { Errand } from '#core/errands'
+import { sayDayClock, type Zoned } from '#core/time'
+import { showLength, showMoney, showVolume } from '#core/units'
+import { becauseRules, inputNames } from './becauseEn'
+import { decisionLines, errandLines, findingLines, remedyLines } from './findingsEn'
+
+/** Title and body of something said. */
+export interface Said {
+  title: string
+  body: string
+}
+
+export type Values = Record<string, string | number>
+
+/** How a house wants things said: its units, clock and money, near a moment. */
+export interface Voice {
+  at: (instant: string | number) => string
+  length: (mm: number | string) => string
+  volume: (ml: number) => string
+  money: (minor: number) => string
+  minutes: (min: number | string) => string
+}
+
+export type Phrases = ReturnType<typeof phrases>
+
+/** The phrase catalogue in English, for one house. Core answers in codes and values; this renders them.
+ *  A code that the catalogue does not know is a bug and says so. */
+export function phrases(house: House, now: Zoned) {
+  const voice = voiceOf(house, now)
+  return {
+    ...voice,
+    finding: (f: Pick<Finding, 'code' | 'values'>): Said => lookUp(findingLines, f.code)(f.values, voice),
+    remedy: (r: Pick<Remedy, 'code' | 'values'>): string => lookUp(remedyLines, r.code)(r.values, voice),
+    decision: (d: Pick<Decision, 'code' | 'values'>): string => lookUp(decisionLines, d.code)(d.values, voice),
+    errand: (e: Pick<Errand, 'code' | 'values'>): Said => lookUp(errandLines, e.code)(e.values, voice),
+    rule: (b: Because): string => lookUp(becauseRules, b.rule),
+    input: (i: Input): { name: string; value: string } => ({ name: inputName(i), value: inputValue(i, voice) }),
+    amount: (value: number | string, unit: string, noun?: string): string => amount(value, unit, voice, house, noun),
+    difference: (d: Difference): string => sayDifference(d, voice, house),
+  }
+}
+
+function voiceOf(house: House, now: Zoned): Voice {
+  return {
+    at: (instant) => sayDayClock(String(instant), clockOf(house), now),
+    length: (mm) => showLength(Number(mm), sizeUnit(house)),
+    volume: (ml) => showVolume(ml, house.units),
+    money: (minor) => showMoney(minor, house.currency),
+    minutes: (min) => sayMinutes(Number(min)),
+  }
+}
+
+/** "45 min", "12 h", "14 h 53 min", "2 days 3 h". */
+export function sayMinutes(min: number): string {
+  const m = Math.round(Math.abs(min))
+  if (m < 90) return `${m} min`
+  if (m >= 72 * 60)
+    return [`${Math.floor(m / 1440)} days`, Math.floor((m % 1440) / 60) ? `${Math.floor((m % 1440) / 60)} h` : ''].filter(Boolean).join(' ')
+  return [`${Math.floor(m / 60)} h`, m % 60 ? `${m % 60} min` : ''].filter(Boolean).join(' ')
+}
+
+function lookUp<T>(table: Record<string, T>, code: string): T {
+  const found = table[code]
+  if (found === undefined) throw new Error(`the phrase catalogue has no "${code}"`)
+  return found
+}
+
+function inputName(i: Input): string {
+  const [kind, rest] = i.name.split(':')
+  return rest !== undefined && (kind === 'stage' || kind === 'thing') ? rest : lookUp(inputNames, i.name)
+}
+
+function inputValue(i: Input, voice: Voice): string {
+  if (i.name === 'laid') return voice.at(i.value)
+  if (i.name === 'area') return `${Number((Number(i.value) / 100).toFixed(1))} cm²`
+  if (typeof i.value === 'string') return i.value
+  switch (i.unit) {
+    case 'min':
+      return voice.minutes(i.value)
+    case 'ml':
+      return voice.volume(i.value)
+    case 'mm':
+      return voice.length(i.value)
+    case 'um':
+      return `${i.value} µm`
+    case 'share':
+      return `${Number((i.value * 100).toFixed(1))} %`
+    case 'minor':
+      return voice.money(i.value)
+    case 'days':
+      return `${i.value} days`
+    default:
+      return String(Number(i.value.toFixed(2)))
+  }
+}
+
+function amount(value: number | string, unit: string, voice: Voice, house: House, noun?: string): string {
+  if (unit === 'instant') return voice.at(value)
+  const n = Number(value)
+  if (unit === 'ml') return voice.volume(n)
+  if (unit === 'mm') return sayRoll(n, house)
+  if (unit === 'min') return voice.minutes(n)
+  if (unit === 'minor') return voice.money(n)
+  if (unit === 'packs') return `${n} ${n === 1 ? noun : `${noun}s`}`
+  return String(Number(n.toFixed(2)))
+}
+
+/** Cord and rolls: metres or feet and inches rather than millimetres. */
+function sayRoll(mm: number, house: House): string {
+  if (house.units === 'metric') return mm >= 1000 ? `${Number((mm / 1000).toFixed(1))} m` : `${mm} mm`
+  return mm >= 3048 ? `${Number((mm / 304.8).toFixed(1))} ft` : showLength(mm, 'in')
+}
+
+function sayDifference(d: Difference, voice: Voice, house: House): string {
+  if (d.unit === 'instant')
+    return d.after === null ? 'gone' : d.by === null ? voice.at(d.after) : `${voice.minutes(d.by)} ${d.by > 0 ? 'later' : 'earlier'}`
+  if (d.by === null) return d.after === null ? 'gone' : 'new'
+  const sign = d.by > 0 ? '+' : '−'
+  const size = amount(Math.abs(d.by), d.unit, voice, house, d.noun ?? (d.unit === 'packs' ? 'pack' : undefined))
+  return `${sign}${size}`
+}
+
+/** A plan's findings, errands and chain in words, for those who read the JSON. */
+export function sayPlan(plan: Plan, house: House): { findings: (Said & { remedies: string[] })[]; errands: string[]; decisions: string[] } {
+  const say = phrases(house, plan.now)
+  return {
+    findings: plan.findings.map((f) => ({ ...say.finding(f), remedies: f.remedies.map(say.remedy) })),
+    errands: plan.errands.map((e) => `${say.errand(e).title} by ${say.at(e.by)}`),
+    decisions: plan.decisions.map(say.decision),
+  }
+}

@@ -1,0 +1,114 @@
+import { clockOf, type House } from '#core/house'
+import type { Plan } from '#core/plan'
+import type { Mark } from '#core/reasons'
+import { pieceKind, type PieceState } from '#core/recipe'
+import type { TakeHomeSheet } from '#core/takehome'
+import { readInstant, sayClock, sayDay, type Zoned } from '#core/time'
+import { seatNumber, type Workshop } from '#core/workshop'
+import { sayMinutes } from './phrases'
+import { stateWord } from './words'
+
+export type Wording = 'few' | 'more' | 'large'
+
+/** A take-home sheet as text, the same for paper, PDF, Markdown and screen. */
+export interface SheetText {
+  who: string
+  what: string
+  house: string
+  workshop: string
+  date: string
+  /** "Ready to rub", and when in large letters; or what is left to do when nothing has to wait. */
+  headline: string
+  when: string
+  never: string
+  why: string
+  mark: Mark | null
+  chain: { state: PieceState; word: string; done: boolean }[]
+  steps: { title: string; text: string }[]
+  bag: string[]
+  faults: { seen: string; now: string }[]
+  cautions: string[]
+  care: string
+  ask: string
+}
+
+/** "B3": table and place of a seat, tables filled in order. */
+export function seatOf(plan: Plan, index: number): string {
+  let left = index
+  for (const [table, size] of plan.seating.entries()) {
+    if (left < size) return seatNumber(table, left)
+    left -= size
+  }
+  return `${index + 1}`
+}
+
+/** What a sheet says, for this house and in so many words. Pure; instants are said in the house's zone. */
+export function sheetText(sheet: TakeHomeSheet, plan: Plan, workshop: Workshop, house: House, wording: Wording): SheetText {
+  const index = plan.takeHome.findIndex((s) => s.participant === sheet.participant)
+  const last = plan.sessions.at(-1)
+  return {
+    who: sheet.name?.trim() || `Seat ${seatOf(plan, index)}`,
+    what: [plan.pieceName, pieceMaterial(workshop)].filter(Boolean).join(', '),
+    house: house.name,
+    workshop: workshop.title,
+    date: last ? sayDay(last.from) : '',
+    ...headline(sheet, plan, house),
+    chain: sheet.chain.map((state, i) => ({ state, word: stateWord(state, plan.recipe.words, plan.rounds), done: i < sheet.done })),
+    steps: sheet.steps.map((s) => ({ title: s.title, text: wording === 'few' ? s.few : s.more })),
+    bag: sheet.bag,
+    faults: sheet.faults.map((f) => ({ seen: f.seen, now: f.now })),
+    cautions: sheet.cautions,
+    care: sheet.care.join(' '),
+    ask: house.contact ? `Stuck? Ask ${house.contact}.` : `Stuck? Ask at ${house.name}.`,
+  }
+}
+
+const pieceMaterial = (workshop: Workshop) => {
+  const design = workshop.designs[0]!
+  return design.material === pieceKind(design.kind).name ? '' : design.material
+}
+
+function headline(sheet: TakeHomeSheet, plan: Plan, house: House): Pick<SheetText, 'headline' | 'when' | 'never' | 'why' | 'mark'> {
+  const clock = clockOf(house)
+  const { ready } = sheet
+  if (ready) {
+    return {
+      headline: 'Ready to rub',
+      when: `${sayDay(ready.tellAt)}, after ${sayHour(ready.tellAt, clock)}`,
+      never: `Never before ${sayDay(ready.neverBefore)}, ${sayClock(ready.neverBefore, clock)}.`,
+      why: `Glued ${sayDay(ready.laidAt)} at ${sayClock(ready.laidAt, clock)}. It wants ${sayMinutes(ready.recommendedMin)} flat, face up, with nothing on top.`,
+      mark: ready.mark,
+    }
+  }
+  const nothing = { never: '', why: '', mark: null }
+  switch (sheet.group) {
+    case 'not-laid':
+      return { ...nothing, headline: 'Not begun yet', when: 'A piece waits for you', why: 'Come by: yours has still to be laid.' }
+    case 'finished':
+      return {
+        ...nothing,
+        headline: 'Finished',
+        when: `${stateWord(sheet.state, plan.recipe.words)}, still soft`,
+        why: 'Keep it open and flat until it no longer feels cool; then it is done.',
+      }
+    case 'seal-at-home':
+      return {
+        ...nothing,
+        headline: 'Left to do',
+        when: 'Seal it once it is dry',
+        why: 'Rubbed clean. Dry it through first, or the coat clouds.',
+      }
+    default:
+      return { ...nothing, headline: 'Left to do', when: sheet.steps[0]?.title ?? '', why: 'It goes on from here; no need to wait.' }
+  }
+}
+
+/** "5 in the afternoon", "17:00". */
+function sayHour(at: Zoned, clock: 12 | 24): string {
+  if (clock === 24) return sayClock(at, 24)
+  const { hour, minute } = readInstant(at)
+  if (minute !== 0) return sayClock(at, 12)
+  if (hour === 0) return 'midnight'
+  if (hour === 12) return 'noon'
+  return `${hour % 12} ${hour < 12 ? 'in the morning' : hour < 18 ? 'in the afternoon' : 'in the evening'}`
+}

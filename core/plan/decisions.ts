@@ -1,0 +1,65 @@
+import { ageBands } from '#core/recipe'
+import { decisionIds, type Decision, type DecisionId, type Plan } from './shapes'
+import type { Situation } from './situation'
+
+/** The chain of decisions, each in a line: settled by somebody, still the default, or with something against it. */
+export function decide(s: Situation, plan: Plan): Decision[] {
+  return decisionIds.map((id) => {
+    const against = plan.findings.filter((f) => f.decision === id && f.level !== 'note')
+    const state = against.some((f) => f.level === 'stop')
+      ? 'stop'
+      : against.length
+        ? 'look'
+        : isDefault(id, s, plan)
+          ? 'default'
+          : 'settled'
+    return { id, state, code: `decision-${id}`, values: valuesOf(id, s, plan) }
+  })
+}
+
+function isDefault(id: DecisionId, s: Situation, plan: Plan): boolean {
+  const { choices, group } = s.workshop
+  switch (id) {
+    case 'method':
+      return plan.chosen.every((c) => c.by === 'default')
+    case 'kit':
+      return !plan.spares.chosen && !plan.samples.chosen && Object.keys(choices.share).length === 0
+    case 'pictures':
+      return s.design.pictures === 'house' && s.design.mirrored === null
+    case 'room':
+      return group.tables === null
+    case 'takehome':
+      return s.workshop.pieces.length === 0
+    case 'sessions':
+      return plan.sessions.length === 0
+    default:
+      return false
+  }
+}
+
+function valuesOf(id: DecisionId, s: Situation, plan: Plan): Decision['values'] {
+  switch (id) {
+    case 'group':
+      return Object.fromEntries([
+        ['people', plan.people],
+        ...ageBands.map((b) => [b, s.workshop.group.participants.filter((p) => p.age === b).length]),
+      ])
+    case 'piece':
+      return { piece: plan.pieceName, material: s.design.material }
+    case 'method':
+      return { method: plan.recipe.name, cure: s.resolved.cure?.recommended.value ?? 0 }
+    case 'pictures':
+      return { prints: plan.print.prints, mirrored: Number(plan.print.mirrored) }
+    case 'kit':
+      return {
+        things: plan.kit.filter((l) => l.toGet.packs.length > 0).length,
+        blanks: plan.people ? plan.people + plan.spares.count + plan.samples.count : 0,
+      }
+    case 'sessions':
+      return Object.fromEntries(plan.sessions.map((x, i) => [`session${i + 1}`, x.from]))
+    case 'room':
+      return { tables: plan.seating.length, adults: plan.adults.needed }
+    case 'takehome':
+      return { sheets: plan.takeHome.length, state: plan.goesHome, dated: plan.sessions.length }
+  }
+}

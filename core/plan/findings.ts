@@ -1,0 +1,439 @@
+import { coldLimitCelsius } from '#core/cure'
+import { isRefusal } from '#core/reasons'
+import { latestRecipe, mayTouch, pieceKinds, recipes } from '#core/recipe'
+import { enumerateSplits, intendedSplit, type Judged } from '#core/sessions'
+import { minutesBetween } from '#core/time'
+import { moveSession, type Change } from '#core/workshop'
+import type { Finding, Plan, Remedy } from './shapes'
+import type { Situation } from './situation'
+
+type Find = (s: Situation, plan: Plan) => Finding[]
+
+/** What to look at: what cannot work (stop), what wants a look, what is worth knowing; the worst first. */
+export function findingsOf(s: Situation, plan: Plan): Finding[] {
+  const rank = { stop: 0, look: 1, note: 2 }
+  return finders.flatMap((find) => find(s, plan)).sort((a, b) => rank[a.level] - rank[b.level])
+}
+
+const finding = (
+  code: string,
+  level: Finding['level'],
+  decision: Finding['decision'],
+  values: Finding['values'] = {},
+  remedies: Remedy[] = [],
+): Finding => ({ code, level, decision, values, remedies })
+const remedy = (code: string, changes: Change[], values: Remedy['values'] = {}): Remedy => ({ code, values, changes })
+const designPath = (s: Situation, field: string) => `designs/${s.design.id}/${field}`
+
+const group: Find = (_s, plan) => (plan.people === 0 ? [finding('no-people', 'stop', 'group')] : [])
+
+const recipeKnown: Find = (s) =>
+  s.recipeMissing
+    ? [
+        finding('recipe-missing', 'look', 'method', {
+          recipe: s.design.recipe.id,
+          version: s.design.recipe.version,
+          instead: s.recipe.name,
+        }),
+      ]
+    : []
+
+const piece: Find = (s, plan) => {
+  const found: Finding[] = []
+  if (plan.print.grid.perSheet === 0) {
+    const room = { width: s.paper.widthMm - 2 * s.house.printerMarginMm, height: s.paper.heightMm - 2 * s.house.printerMarginMm }
+    found.push(
+      finding('larger-than-paper', 'stop', 'piece', { paper: s.house.paper, widthMm: room.width, heightMm: room.height }, [
+        fitPaper(s, room),
+      ]),
+    )
+  }
+  if (!s.recipe.pieces.includes(s.kind.id)) {
+    const fits = recipes.filter((r) => r.pieces.includes(s.kind.id))
+    found.push(
+      finding(
+        'method-not-for-piece',
+        'stop',
+        'method',
+        { method: s.recipe.name, piece: s.kind.plural },
+        fits.map((r) => takeMethod(s, r.id)),
+      ),
+    )
+  }
+  return found
+}
+
+function fitPaper(s: Situation, room: { width: number; height: number }): Remedy {
+  const scale = Math.min(
+    1,
+    Math.max(
+      Math.min(room.width / s.design.width.mm, room.height / s.design.height.mm),
+      Math.min(room.height / s.design.width.mm, room.width / s.design.height.mm),
+    ),
+  )
+  const side = (mm: number) => Math.floor(mm * scale * 10) / 10
+  const changes = (['width', 'height'] as const).map((f) => ({
+    path: designPath(s, f),
+    before: s.design[f],
+    after: { mm: side(s.design[f].mm), text: `${side(s.design[f].mm)} mm` },
+  }))
+  return remedy('smaller-piece', changes, { widthMm: side(s.design.width.mm), heightMm: side(s.design.height.mm) })
+}
+
+function takeMethod(s: Situation, id: string): Remedy {
+  const to = latestRecipe(id)!
+  return remedy('take-method', [{ path: designPath(s, 'recipe'), before: s.design.recipe, after: { id: to.id, version: to.version } }], {
+    method: to.name,
+  })
+}
+
+/** Another method, and a piece that it suits, when the present piece is none. */
+function quicker(s: Situation): Remedy[] {
+  return recipes
+    .filter((r) => !r.cure && r.id !== s.recipe.id)
+    .map((r) => {
+      const kind = r.pieces.includes(s.kind.id) ? undefined : pieceKinds.find((k) => k.recipe === r.id)
+      const step = takeMethod(s, r.id)
+      if (!kind) return step
+      return {
+        ...step,
+        code: 'quicker-method',
+        values: { ...step.values, piece: kind.plural },
+        changes: [
+          ...step.changes,
+          { path: designPath(s, 'kind'), before: s.design.kind, after: kind.id },
+          { path: designPath(s, 'material'), before: s.design.material, after: kind.materials[0]! },
+        ],
+      }
+    })
+}
+
+const orientation: Find = (s, plan) => {
+  const { verdict, printMirrored } = plan.print.orientation
+  if (verdict === 'fine') return []
+  const fix = remedy('print-as-advised', [{ path: designPath(s, 'mirrored'), before: s.design.mirrored, after: null }], {
+    mirrored: Number(printMirrored),
+  })
+  return [finding('reads-backwards', verdict === 'blocker' ? 'stop' : 'look', 'pictures', { lettering: Number(s.design.lettering) }, [fix])]
+}
+
+const cold: Find = (s) =>
+  s.house.climate.celsius < coldLimitCelsius.value && s.resolved.stages.some((x) => x.lays)
+    ? [
+        {
+          ...finding('too-cold', 'stop', 'sessions', { celsius: s.house.climate.celsius, least: coldLimitCelsius.value }, [
+            { code: 'warm-room', values: { least: coldLimitCelsius.value }, changes: [], link: 'house' },
+            ...quicker(s),
+          ]),
+          mark: coldLimitCelsius.mark,
+        },
+      ]
+    : []
+
+const noDate: Find = (s, plan) => (s.sessions.length === 0 && plan.people > 0 ? [finding('no-date', 'look', 'sessions')] : [])
+
+const sessionShapes: Find = (s, plan) =>
+  plan.sessions.flatMap((x) =>
+    x.problems.flatMap((p) => {
+      if (p === 'past') return []
+      const level = p === 'no-length' || p === 'overlaps' ? 'stop' : 'look'
+      return [
+        finding(
+          `session-${p}`,
+          level,
+          'sessions',
+          { session: x.number, at: x.from, minutes: x.minutes },
+          p === 'doubled-hour' ? [otherHour(s, x.id)] : [],
+        ),
+      ]
+    }),
+  )
+
+function otherHour(s: Situation, id: string): Remedy {
+  const now = s.workshop.sessions.find((x) => x.id === id)!.later ?? null
+  return remedy('other-hour', [{ path: `sessions/${id}/later`, before: now, after: now ? null : true }])
+}
+
+/** The next class is over although nothing was begun: a plan whose sessions all lie in the past. */
+const allPast: Find = (_s, plan) =>
+  plan.sessions.length > 0 && plan.sessions.every((x) => x.problems.includes('past')) ? [finding('all-past', 'note', 'sessions')] : []
+
+const curing: Find = (s, plan) => {
+  const { cure } = plan.split
+  if (!cure || cure.verdict === 'ready') return []
+  const values = {
+    session: s.sessions.find((x) => x.id === cure.rubIn)!.number,
+    laid: minutesBetween(s.sessions.find((x) => x.id === cure.laidIn)!.to, s.sessions.find((x) => x.id === cure.rubIn)!.from),
+    least: cure.requiredMin,
+    better: cure.recommendedMin,
+    earliestAt: cure.earliestAt,
+    recommendedAt: cure.recommendedAt,
+  }
+  const level = cure.verdict === 'too soon' ? 'stop' : 'look'
+  const ways = [...moves(s, plan), ...homeSplits(s, plan), ...(cure.verdict === 'too soon' ? quicker(s) : shorterWait(s))]
+  return [
+    {
+      ...finding(cure.verdict === 'too soon' ? 'too-soon' : 'risky', level, 'sessions', values, ways),
+      mark: plan.figures['earliest']!.because.mark,
+    },
+  ]
+}
+
+function moves(s: Situation, plan: Plan): Remedy[] {
+  const id = plan.split.cure!.rubIn
+  const session = s.workshop.sessions.find((x) => x.id === id)!
+  const { minutes } = s.sessions.find((x) => x.id === id)!
+  const { earliest, better } = plan.proposals
+  const move = (at: string, verdict: string) =>
+    remedy(`move-session-${verdict}`, moveSession(session, at, minutes), { at, session: s.sessions.find((x) => x.id === id)!.number })
+  const soon = plan.split.cure!.verdict === 'too soon' && earliest && earliest !== better ? [move(earliest, 'risky')] : []
+  return [...(better ? [move(better, 'ready')] : []), ...soon]
+}
+
+/** "12 h is enough": the school that brings the recommended time down to the least. */
+function shorterWait(s: Situation): Remedy[] {
+  const school = s.recipe.schools.find((x) => x.options.some((o) => o.effects.some((e) => e.kind === 'recommended-cure')))
+  const option = school?.options.find((o) => o.effects.some((e) => e.kind === 'recommended-cure'))
+  const now = s.resolved.chosen.find((c) => c.school.id === school?.id)?.option.id
+  if (!school || !option || now === option.id) return []
+  return [
+    remedy(
+      'believe-shorter',
+      [{ path: designPath(s, `choices/${school.id}`), before: s.design.choices[school.id] ?? null, after: option.id }],
+      { option: option.name },
+    ),
+  ]
+}
+
+/** The best feasible split that ends at home, where the present one does not hold. */
+function homeSplits(s: Situation, plan: Plan): Remedy[] {
+  const setting = { resolved: s.resolved, sessions: s.sessions, climate: s.house.climate }
+  const laying = s.resolved.stages.find((x) => x.makes === 'laid')?.id
+  const options = enumerateSplits(setting).filter(
+    (j) =>
+      j.problems.length === 0 &&
+      j.feasible &&
+      Object.values(j.split).includes('home') &&
+      (!laying || j.split[laying] === plan.split.split[laying]),
+  )
+  return options[0] ? [remedy('finish-at-home', splitChange(s, setting, options[0]), { state: options[0].goesHome })] : []
+}
+
+function splitChange(s: Situation, setting: Parameters<typeof intendedSplit>[0], to: Judged): Change[] {
+  const intended = intendedSplit(setting).split
+  const wish = Object.fromEntries(Object.entries(to.split).filter(([stage, place]) => intended[stage] !== place))
+  return [{ path: 'choices/split', before: s.workshop.choices.split, after: wish }]
+}
+
+const loads: Find = (s, plan) =>
+  plan.split.loads
+    .filter((l) => !l.fits)
+    .map((l) => {
+      const number = s.sessions.find((x) => x.id === l.sessionId)!.number
+      return {
+        ...finding(
+          'does-not-fit',
+          'stop',
+          'sessions',
+          { session: number, needed: l.neededMin, available: l.availableMin, over: l.neededMin - l.availableMin },
+          [...betterSplit(s, plan), ...fewerRounds(s), longer(s, l)],
+        ),
+        mark: 'E' as const,
+      }
+    })
+
+function betterSplit(s: Situation, plan: Plan): Remedy[] {
+  const setting = { resolved: s.resolved, sessions: s.sessions, climate: s.house.climate }
+  const feasible = enumerateSplits(setting).filter((j) => j.feasible)
+  const inClass = feasible.find((j) => !Object.values(j.split).includes('home'))
+  const laying = s.resolved.stages.find((x) => x.makes === 'laid')?.id
+  const atHome = feasible.find((j) => Object.values(j.split).includes('home') && (!laying || j.split[laying] === plan.split.split[laying]))
+  return [
+    ...(inClass
+      ? [remedy('prepare-ahead', splitChange(s, setting, inClass), { stages: moved(plan.split.split, inClass.split, 'ahead', s) })]
+      : []),
+    ...(atHome ? [remedy('finish-at-home', splitChange(s, setting, atHome), { state: atHome.goesHome })] : []),
+  ]
+}
+
+const moved = (from: Record<string, string>, to: Record<string, string>, place: string, s: Situation): string =>
+  s.resolved.stages
+    .filter((x) => to[x.id] === place && from[x.id] !== place)
+    .map((x) => x.name.toLowerCase())
+    .join(', ')
+
+function fewerRounds(s: Situation): Remedy[] {
+  const school = s.recipe.schools.find((x) => x.id === 'rounds')
+  const fewer = school?.options.filter((o) => o.effects.some((e) => e.kind === 'rounds' && e.rounds < s.resolved.rounds)).at(-1)
+  return school && fewer
+    ? [
+        remedy('fewer-rounds', [{ path: designPath(s, 'choices/rounds'), before: s.design.choices['rounds'] ?? null, after: fewer.id }], {
+          rounds: fewer.id,
+        }),
+      ]
+    : []
+}
+
+function longer(s: Situation, l: Judged['loads'][number]): Remedy {
+  const session = s.workshop.sessions.find((x) => x.id === l.sessionId)!
+  const needed = Math.ceil(l.neededMin / 15) * 15
+  const placed = s.sessions.find((x) => x.id === l.sessionId)!
+  const change = moveSession(session, placed.from, needed)
+  return remedy('longer-session', change, { minutes: needed - l.availableMin })
+}
+
+const brokenWaits: Find = (s, plan) =>
+  plan.split.problems
+    .filter((p) => p.kind === 'broken')
+    .map((p) =>
+      finding(
+        'wait-broken',
+        'stop',
+        'sessions',
+        { after: name(s, p.after), before: name(s, p.before) },
+        plan.splitChosen ? [remedy('drop-split', [{ path: 'choices/split', before: s.workshop.choices.split, after: {} }])] : [],
+      ),
+    )
+const name = (s: Situation, id: string) => s.resolved.stages.find((x) => x.id === id)?.name ?? id
+
+const adults: Find = (s, plan) => {
+  const found: Finding[] = []
+  const short = plan.adults.needed - plan.adults.coming
+  if (short > 0)
+    found.push({
+      ...finding('adults-short', 'look', 'room', { short, needed: plan.adults.needed }, [
+        remedy('ask-helper', [{ path: 'group/helpers', before: s.workshop.group.helpers, after: s.workshop.group.helpers + short }], {
+          short,
+        }),
+      ]),
+      mark: 'E',
+    })
+  const small = plan.adults.atHazards.filter((h) => plan.adults.byAge.some((b) => mayTouch[h.hazard][b.age] === 'no'))
+  for (const h of small) {
+    const ahead = s.resolved.stages.find((x) => x.id === h.stage)?.mayBe.includes('ahead')
+    found.push({
+      ...finding(
+        'too-young',
+        'look',
+        'group',
+        { hazard: h.hazard, stage: name(s, h.stage) },
+        ahead
+          ? [
+              remedy(
+                'do-ahead',
+                [{ path: `choices/split/${h.stage}`, before: s.workshop.choices.split[h.stage] ?? null, after: 'ahead' }],
+                { stage: name(s, h.stage) },
+              ),
+            ]
+          : [],
+      ),
+      mark: 'E',
+    })
+  }
+  return found
+}
+
+const shelf: Find = (s, plan) =>
+  plan.shelf && plan.shelf.places > plan.shelf.capacity
+    ? [
+        finding(
+          'shelf-short',
+          'look',
+          'sessions',
+          { places: plan.shelf.places, capacity: plan.shelf.capacity, short: plan.shelf.places - plan.shelf.capacity },
+          [
+            fewerSpares(s, plan, plan.shelf.places - plan.shelf.capacity),
+            { code: 'more-places', values: {}, changes: [], link: 'house' as const },
+          ].filter((r) => r !== null),
+        ),
+      ]
+    : []
+
+function fewerSpares(s: Situation, plan: Plan, by: number): Remedy | null {
+  const after = plan.spares.count - by
+  return after < 0
+    ? null
+    : remedy('fewer-spares', [{ path: 'choices/spares', before: s.workshop.choices.spares, after }], { spares: after })
+}
+
+/** A pack that is bought for the last tenth of it or less, where fewer spares or a shared cup may save it. */
+const wholePack: Find = (s, plan) =>
+  plan.kit.flatMap((l) => {
+    const bought = l.toGet.purchase
+    if (isRefusal(bought) || l.unit !== 'ml' || l.toGet.packs.length === 0) return []
+    const smallest = l.toGet.packs.reduce((a, b) => (b.size < a.size ? b : a))
+    const into = smallest.size - bought.leftOver
+    if (into > smallest.size / 10 || (l.toGet.packs.length === 1 && smallest.count === 1)) return []
+    const wider = l.share?.options[l.share.options.indexOf(l.share.by) + 1]
+    const ways = [
+      ...(wider
+        ? [
+            remedy(
+              'share-by',
+              [{ path: `choices/share/${l.material}`, before: s.workshop.choices.share[l.material] ?? null, after: wider }],
+              { share: wider, what: l.name },
+            ),
+          ]
+        : []),
+      fewerSpares(s, plan, 1),
+    ].filter((r) => r !== null)
+    return [
+      {
+        ...finding(
+          'whole-pack',
+          'look',
+          'kit',
+          { ml: Number(into.toFixed(1)), noun: smallest.noun, size: smallest.size, what: l.name },
+          ways,
+        ),
+        mark: 'E' as const,
+      },
+    ]
+  })
+
+const lateErrands: Find = (s, plan) => {
+  const ahead = plan.errands.filter(
+    (e) => e.state === 'late' && s.sessions.some((x) => x.id === e.sessionId && minutesBetween(s.now, x.from) > 0),
+  )
+  return ahead
+    .filter((e) => e.code !== 'set-up')
+    .map((e) =>
+      finding(`late-${e.code}`, 'look', 'sessions', { ...e.values, by: e.by }, [
+        {
+          code: 'did-it',
+          values: {},
+          changes: [{ path: 'errandsDone', before: s.workshop.errandsDone, after: [...s.workshop.errandsDone, e.id] }],
+        },
+      ]),
+    )
+}
+
+const missing: Find = (s, plan) => {
+  const laying = s.resolved.stages.find((x) => x.makes === 'laid')
+  const place = laying && plan.split.split[laying.id]
+  const away = s.workshop.group.participants.filter(
+    (p) => place && p.misses.includes(place) && !s.workshop.pieces.some((x) => x.participant === p.id && x.laidAt),
+  )
+  return away.length
+    ? [finding('misses-laying', 'note', 'group', { who: away.map((p) => p.name ?? `seat ${p.seat}`).join(', '), count: away.length })]
+    : []
+}
+
+const finders: Find[] = [
+  group,
+  recipeKnown,
+  piece,
+  orientation,
+  cold,
+  noDate,
+  sessionShapes,
+  curing,
+  loads,
+  brokenWaits,
+  adults,
+  shelf,
+  wholePack,
+  lateErrands,
+  missing,
+  allPast,
+]

@@ -1,0 +1,113 @@
+import { errandsFor } from '#core/errands'
+import { isRefusal } from '#core/reasons'
+import { firstOpening, intendedSplit, judgeSplit, type Judged } from '#core/sessions'
+import { takeHomeSheets } from '#core/takehome'
+import { clockOf } from '#core/time'
+import { decide } from './decisions'
+import { figuresOf } from './figures'
+import { findingsOf } from './findings'
+import { planAdults } from './adults'
+import { planKit, planPrints, planSpares, planTape } from './quantities'
+import type { Plan, PlanInput, Shelf } from './shapes'
+import { situate, type Situation } from './situation'
+
+/** A workshop's whole plan, with its reasons. Pure and deterministic: the same input gives the same plan, in browser and
+ *  server alike. Whatever is missing has a default that is marked as one. "Does not fit" and "too soon" are findings with
+ *  ways out, never exceptions. */
+export function planWorkshop(input: PlanInput): Plan {
+  const s = situate(input)
+  const spares = planSpares(s)
+  const samples = {
+    count: s.people === 0 ? 0 : (s.workshop.choices.samples ?? s.recipe.samples.length),
+    chosen: s.workshop.choices.samples !== null,
+  }
+  const print = planPrints(s, spares.count, samples.count)
+  const tape = planTape(s)
+  const blanks = s.people === 0 ? 0 : s.people + spares.count + samples.count
+  const kit = planKit(s, print, blanks, tape)
+  const { split, splitChosen } = planSplit(s)
+  const toBuy = kit.filter((l) => !isRefusal(l.toGet.purchase) && l.toGet.purchase.packs.length > 0).length
+  const plan: Plan = {
+    now: s.now,
+    recipe: { id: s.recipe.id, version: s.recipe.version, name: s.recipe.name, words: s.recipe.words },
+    people: s.people,
+    seating: s.seating,
+    pieceName: s.pieceName,
+    chosen: s.resolved.chosen,
+    stages: s.resolved.stages,
+    materials: s.resolved.materials,
+    rounds: s.resolved.rounds,
+    print,
+    spares,
+    samples,
+    ...(tape && { tape }),
+    kit,
+    sessions: s.sessions,
+    split,
+    splitChosen,
+    proposals: proposals(s, split),
+    errands: errandsFor({
+      resolved: s.resolved,
+      judged: split,
+      sessions: s.sessions,
+      hours: s.hours,
+      supplierDays: s.house.supplierDays,
+      thingsToBuy: toBuy,
+      sheets: print.sheets,
+      bags: s.seating.length + 2,
+      ownPictures: s.design.pictures === 'own',
+      samples: samples.count > 0,
+      cureMin: split.cure?.recommendedMin ?? s.resolved.cure?.recommended.value ?? 0,
+      done: s.workshop.errandsDone,
+      now: s.now,
+    }),
+    shelf: planShelf(s, split, blanks),
+    adults: planAdults(s, split),
+    takeHome: takeHomeSheets({
+      participants: s.workshop.group.participants,
+      pieces: s.workshop.pieces,
+      resolved: s.resolved,
+      judged: split,
+      sessions: s.sessions,
+      climate: s.house.climate,
+      pieceName: s.kind.name,
+      kind: s.kind.id,
+      now: s.now,
+    }),
+    goesHome: split.goesHome,
+    findings: [],
+    decisions: [],
+    figures: {},
+  }
+  plan.figures = figuresOf(s, plan)
+  plan.findings = findingsOf(s, plan)
+  plan.decisions = decide(s, plan)
+  return plan
+}
+
+function planSplit(s: Situation): { split: Judged; splitChosen: boolean } {
+  const setting = { resolved: s.resolved, sessions: s.sessions, climate: s.house.climate }
+  const intended = intendedSplit(setting)
+  const wish = s.workshop.choices.split
+  const known = new Set(['ahead', 'home', ...s.sessions.map((x) => x.id)])
+  const wanted = Object.entries(wish).filter(
+    ([stage, place]) => known.has(place) && stage in intended.split && intended.split[stage] !== place,
+  )
+  if (wanted.length === 0) return { split: intended, splitChosen: false }
+  return { split: judgeSplit({ ...intended.split, ...Object.fromEntries(wanted) }, setting), splitChosen: true }
+}
+
+function proposals(s: Situation, split: Judged): Plan['proposals'] {
+  if (!split.cure || split.cure.verdict === 'ready') return {}
+  const session = s.sessions.find((x) => x.id === split.cure!.rubIn)!
+  const at = (from: string) => firstOpening(from, session.minutes, clockOf(session.from), s.hours)
+  const [earliest, better] = [at(split.cure.earliestAt), at(split.cure.recommendedAt)]
+  return { ...(earliest && { earliest }), ...(better && { better }) }
+}
+
+function planShelf(s: Situation, split: Judged, places: number): Shelf | null {
+  if (!split.cure || places === 0) return null
+  const from = s.sessions.find((x) => x.id === split.cure!.laidIn)!.to
+  const to = s.sessions.find((x) => x.id === split.cure!.rubIn)!.from
+  return { from, to, places, capacity: s.house.shelfPlaces }
+}

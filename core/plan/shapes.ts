@@ -1,0 +1,116 @@
+import type { House } from '#core/house'
+import type { KitLine, Seating } from '#core/kit'
+import type { Errand } from '#core/errands'
+import type { Orientation } from '#core/orientation'
+import type { Because, Mark } from '#core/reasons'
+import type { Chosen, MaterialUse, PieceState, Recipe, Stage, Hazard, AgeBand } from '#core/recipe'
+import type { Judged, PlacedSession } from '#core/sessions'
+import type { SheetGrid } from '#core/sheets'
+import type { StripLayout } from '#core/tape'
+import type { TakeHomeSheet } from '#core/takehome'
+import type { Zoned } from '#core/time'
+import type { Change, Workshop } from '#core/workshop'
+
+/** Everything a plan rests on. Recipes default to the catalogue's; `now` is an instant of the caller's clock. */
+export interface PlanInput {
+  workshop: Workshop
+  house: House
+  recipes?: readonly Recipe[]
+  /** What this house has counted: good and failed pieces by recipe id. */
+  evidence?: Record<string, { good: number; failed: number }>
+  now: Zoned
+}
+
+/** A figure of the plan: a number or an instant, and why. */
+export interface PlanFigure {
+  value: number | Zoned
+  unit: 'count' | 'ml' | 'mm' | 'min' | 'minor' | 'share' | 'instant' | 'packs' | 'strips'
+  because: Because
+  /** What packs are called, for differences: "bottle". */
+  noun?: string
+}
+
+/** A way out: what it says, and the changes that do it, or the place where it is done. */
+export interface Remedy {
+  code: string
+  values: Record<string, string | number>
+  changes: Change[]
+  link?: 'house' | 'sessions' | 'errands'
+}
+
+export interface Finding {
+  code: string
+  level: 'stop' | 'look' | 'note'
+  decision: DecisionId
+  values: Record<string, string | number>
+  remedies: Remedy[]
+  mark?: Mark
+}
+
+export const decisionIds = ['group', 'piece', 'method', 'pictures', 'kit', 'sessions', 'room', 'takehome'] as const
+export type DecisionId = (typeof decisionIds)[number]
+
+/** A link of the chain: what was decided, in a line, and whether anything stands against it. */
+export interface Decision {
+  id: DecisionId
+  state: 'settled' | 'default' | 'look' | 'stop'
+  code: string
+  values: Record<string, string | number>
+}
+
+export interface Adults {
+  needed: number
+  coming: number
+  byAge: { age: AgeBand; people: number; ratio: number }[]
+  atHazards: { hazard: Hazard; stage: string; sessionId: string }[]
+  because: Because
+}
+
+export interface PrintPlan {
+  widthMm: number
+  heightMm: number
+  copies: number
+  prints: number
+  sheets: number
+  grid: SheetGrid
+  mirrored: boolean
+  orientation: Orientation
+}
+
+export interface Shelf {
+  from: Zoned
+  to: Zoned
+  places: number
+  capacity: number
+}
+
+/** A whole plan. Computed anew from its input each time and never stored. */
+export interface Plan {
+  now: Zoned
+  recipe: { id: string; version: number; name: string; words: Recipe['words'] }
+  people: number
+  seating: Seating
+  pieceName: string
+  chosen: Chosen[]
+  stages: Stage[]
+  materials: MaterialUse[]
+  rounds: number
+  print: PrintPlan
+  spares: { count: number; sure: number; chosen: boolean }
+  samples: { count: number; chosen: boolean }
+  tape?: StripLayout
+  kit: KitLine[]
+  sessions: PlacedSession[]
+  split: Judged
+  splitChosen: boolean
+  /** The first moments at which a refused rub would work, inside opening hours. */
+  proposals: { earliest?: Zoned; better?: Zoned }
+  errands: Errand[]
+  shelf: Shelf | null
+  adults: Adults
+  takeHome: TakeHomeSheet[]
+  goesHome: PieceState
+  findings: Finding[]
+  decisions: Decision[]
+  figures: Record<string, PlanFigure>
+}

@@ -1,0 +1,16 @@
+/** A way out of a refusal: a code of the phrase catalogue and its values. */
+export interface Remedy {
+  code: string
+  values: Record<string, number | string>
+}
+
+/** "It can't be done" as an answer: what, why and the ways out. Never thrown. */
+export interface Refusal {
+  refused: { what: string; why: string; remedies: string[] }
+}
+
+export const refuse = (what: string, why: string, remedies: string[]): Refusal => ({
+  refused: { what, why, remedies },
+})
+
+export const isRefusal = (answer: unknown): answer is Refusal => typeof answer === 'object' && answer !== null && 'refused' in answer

@@ -1,0 +1,8 @@
+export type { Recipe, Stage, Lag, MaterialUse, School, Option, Effect, Fault, Sample, PieceState, Place, ShareBy, HomeStep } from './shapes'
+export { pieceStates, shareBys } from './shapes'
+export { ageBands, type AgeBand } from './ages'
+export { recipes, recipeById, latestRecipe } from './catalogue'
+export { cautions, mayTouch, type CautionId, type Hazard } from './cautions'
+export { pieceKinds, pieceKind, woods, blankSurface, type PieceKind, type BlankMaterial } from './pieces'
+export { resolveRecipe, chosenOption, type ResolvedRecipe, type Chosen } from './resolve'
+export { checkRecipe } from './check'

@@ -1,0 +1,82 @@
+import type { Surface } from '#core/cure'
+import type { Coat } from '#core/medium'
+import type { Figure } from '#core/reasons'
+import type { Effect, MaterialUse, Option, Recipe, School, Stage } from './shapes'
+
+/** What was chosen of a school, and whether anybody chose it: the plan, the house, or the recipe's own default. */
+export interface Chosen {
+  school: School
+  option: Option
+  by: 'plan' | 'house' | 'default'
+}
+
+/** A recipe with its choices applied: the stages and materials that are really done and used. */
+export interface ResolvedRecipe {
+  recipe: Recipe
+  chosen: Chosen[]
+  stages: Stage[]
+  materials: MaterialUse[]
+  cure?: { minimum: Figure; recommended: Figure }
+  coat: Coat
+  surface: Surface
+  rounds: number
+}
+
+type Choices = Record<string, string>
+
+/** The plan's choice, else the house's, else the recipe's default. A choice that the school does not know is passed over. */
+export function chosenOption(school: School, plan: Choices, house: Choices): Chosen {
+  const find = (id: string | undefined) => school.options.find((o) => o.id === id)
+  const mine = find(plan[school.id])
+  if (mine) return { school, option: mine, by: 'plan' }
+  const theirs = find(house[school.id])
+  if (theirs) return { school, option: theirs, by: 'house' }
+  return { school, option: find(school.default)!, by: 'default' }
+}
+
+/** Applies the choices of the plan and the house. Pure data: no method is known by name. */
+export function resolveRecipe(recipe: Recipe, plan: Choices, house: Choices, bare: Surface): ResolvedRecipe {
+  const chosen = recipe.schools.map((school) => chosenOption(school, plan, house))
+  const effects = chosen.flatMap((c) => c.option.effects)
+  const all = <K extends Effect['kind']>(kind: K) => effects.filter((e): e is Extract<Effect, { kind: K }> => e.kind === kind)
+  const rounds = all('rounds').at(-1)?.rounds ?? recipe.rounds.usual.value
+  const named = (kind: 'include-stage' | 'exclude-stage') => new Set(all(kind).map((e) => e.stage))
+  const things = (kind: 'include-material' | 'exclude-material') => new Set(all(kind).map((e) => e.material))
+  const [include, exclude] = [named('include-stage'), named('exclude-stage')]
+  const [wanted, unwanted] = [things('include-material'), things('exclude-material')]
+  const stages = recipe.stages
+    .filter((s) => (!s.optional || include.has(s.id)) && !exclude.has(s.id) && (s.round ?? 0) <= rounds)
+    .map((s) => withEffects(s, effects))
+  const done = new Set(stages.map((s) => s.id))
+  const recommended = all('recommended-cure').at(-1)?.figure
+  return {
+    recipe,
+    chosen,
+    stages,
+    materials: recipe.materials
+      .filter((m) => (!m.optional || wanted.has(m.material)) && !unwanted.has(m.material) && m.stages.some((s) => done.has(s)))
+      .map((m) => withFilms(m, done, all('exclude-film'))),
+    ...(recipe.cure && { cure: { minimum: recipe.cure.minimum, recommended: recommended ?? recipe.cure.recommended } }),
+    coat: all('coat').at(-1)?.coat ?? 'moderate',
+    surface: bare === 'stone' ? bare : (all('surface').at(-1)?.surface ?? bare),
+    rounds,
+  }
+}
+
+function withEffects(stage: Stage, effects: Effect[]): Stage {
+  let changed = stage
+  for (const e of effects) {
+    if (!('stage' in e) || e.stage !== stage.id) continue
+    if (e.kind === 'minutes') changed = { ...changed, minutes: e.figure }
+    if (e.kind === 'caution') changed = { ...changed, cautions: [...changed.cautions, e.caution] }
+    if (e.kind === 'home-step') changed = { ...changed, home: e.step }
+  }
+  return changed
+}
+
+/** A film line without the coats that are not put on, or that another material puts on. */
+function withFilms(use: MaterialUse, done: Set<string>, unwanted: { material: string; stage: string }[]): MaterialUse {
+  if (use.basis !== 'area') return use
+  const without = (stage: string) => unwanted.some((e) => e.material === use.material && e.stage === stage)
+  return { ...use, films: use.films.filter((f) => done.has(f.stage) && !without(f.stage)) }
+}

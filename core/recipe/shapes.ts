@@ -1,0 +1,147 @@
+import type { Coat } from '#core/medium'
+import type { Surface } from '#core/cure'
+import type { Figure } from '#core/reasons'
+import type { CautionId } from './cautions'
+
+/** How far a piece has come; the halftone ramp shows exactly these. */
+export const pieceStates = ['to-print', 'printed', 'laid', 'cured', 'rub-1', 'rub-2', 'sealed'] as const
+export type PieceState = (typeof pieceStates)[number]
+
+/** Where a stage may be done: by staff ahead of the day, in a session, or at home afterwards. */
+export type Place = 'ahead' | 'session' | 'home'
+
+/** Wait before the next stage: at least, and where it is a race, at most. `cures` makes it follow room, coat and surface. */
+export interface Lag {
+  least: Figure
+  most?: Figure
+  cures?: boolean
+  /** What the piece is once the wait is over, when that changes. */
+  makes?: PieceState
+  why: string
+}
+
+/** A step of the take-home sheet: a title, few words, more words. */
+export interface HomeStep {
+  title: string
+  few: string
+  more: string
+}
+
+export interface Stage {
+  id: string
+  /** As the run of work names it: "Coat", "Lay and press". */
+  name: string
+  /** What the piece is once this is done, when that changes. */
+  makes?: PieceState
+  /** Somebody works; an unattended stage is a wait with its own name. */
+  attended: boolean
+  minutes: Figure
+  station?: string
+  /** Places in order of preference. */
+  mayBe: Place[]
+  pass: string
+  fail: string
+  cautions: CautionId[]
+  then?: Lag
+  /** The work may stop here until another day. */
+  mayStop?: boolean
+  /** Only done when at least this many rub-off rounds are. */
+  round?: number
+  /** Left out unless a school's option includes it. */
+  optional?: boolean
+  /** Lays a water-based film, so it is refused in the cold. */
+  lays?: boolean
+  home?: HomeStep
+}
+
+export const shareBys = ['each', 'pair', 'table', 'stagger', 'room'] as const
+/** Who shares one: each person, a pair, a table, tables that take turns (half as many), the whole room. */
+export type ShareBy = (typeof shareBys)[number]
+
+type Amount =
+  | { basis: 'person' | 'piece' | 'print' | 'blank' | 'table' | 'room'; amount: Figure }
+  | { basis: 'area'; films: { stage: string; film: Coat | 'chosen'; coats: Figure }[]; held: Figure; waste: Figure }
+  | { basis: 'length'; amount: Figure; per: 'person' | 'blank' | 'piece' }
+  | { basis: 'strips' }
+
+/** A line of the kit: what, on which basis, at which stages, shared by whom. */
+export type MaterialUse = Amount & {
+  material: string
+  note: string
+  stages: string[]
+  /** Used again next time: not counted as used up. */
+  durable?: boolean
+  share?: { by: ShareBy; options: ShareBy[] }
+  optional?: boolean
+  /** Goes into the bag when one of its stages is done at home. */
+  bag?: string
+  /** Only for these kinds of piece. */
+  onlyFor?: string[]
+}
+
+export type Effect =
+  | { kind: 'coat'; coat: Coat }
+  | { kind: 'surface'; surface: Surface }
+  | { kind: 'recommended-cure'; figure: Figure }
+  | { kind: 'minutes'; stage: string; figure: Figure }
+  | { kind: 'include-stage' | 'exclude-stage'; stage: string }
+  | { kind: 'include-material' | 'exclude-material'; material: string }
+  | { kind: 'exclude-film'; material: string; stage: string }
+  | { kind: 'rounds'; rounds: number }
+  | { kind: 'caution'; stage: string; caution: CautionId }
+  | { kind: 'home-step'; stage: string; step: HomeStep }
+
+export interface Option {
+  id: string
+  name: string
+  /** What this school believes and what it is good for. */
+  believes: string
+  effects: Effect[]
+}
+
+/** A way in which practitioners differ. */
+export interface School {
+  id: string
+  question: string
+  options: Option[]
+  default: string
+  why: string
+}
+
+export interface Fault {
+  seen: string
+  now: string
+  next: string
+}
+
+/** A stage sample the instructor shows. `after` names the last stage it has behind it. */
+export interface Sample {
+  id: string
+  name: string
+  after: string
+}
+
+/** A method as data. Nothing outside this data knows one method from another. */
+export interface Recipe {
+  id: string
+  version: number
+  name: string
+  summary: string
+  /** What the method's results look like where the picture is white. */
+  whites: 'clear' | 'surface' | 'white'
+  forgives: 'a lot' | 'some' | 'little'
+  print: { ink: 'toner'; paper: string; laidFaceDown: boolean; why: string }
+  pieces: string[]
+  stages: Stage[]
+  materials: MaterialUse[]
+  cure?: { minimum: Figure; recommended: Figure }
+  rounds: { least: Figure; most: Figure; usual: Figure }
+  /** Demonstration at the start of each session. */
+  show: Figure
+  schools: School[]
+  samples: Sample[]
+  faults: Fault[]
+  /** Words for the states of this method where they differ from the ramp's. */
+  words: Partial<Record<PieceState, string>>
+  care: string[]
+}

@@ -1,0 +1,1 @@
+export { gridOnSheet, type SheetGrid } from './grid'

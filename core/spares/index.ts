@@ -1,0 +1,1 @@
+export { sparesFor, sparesInput, sureWith, type SparesInput, type Spares, type Copies } from './spares'

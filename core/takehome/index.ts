@@ -1,0 +1,1 @@
+export { takeHomeSheets, homeGroups, type TakeHomeSheet, type HomeGroup, type TakeHomeInput } from './takehome'

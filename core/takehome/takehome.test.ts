@@ -1,0 +1,138 @@
+import { describe, expect, it, test } from 'vitest'
+import { demoHouses, demoWorkshops } from '#core/demo'
+import { planWorkshop } from '#core/plan'
+import { seatOf, sheetMarkdown, sheetText } from '#core/phrases'
+import { minutesBetween } from '#core/time'
+import type { Piece, Workshop } from '#core/workshop'
+
+const moths = demoWorkshops('2026-05-15')[0]!
+const house = demoHouses[0]!
+const friday = '2026-05-15T15:00:00-04:00[America/New_York]'
+const sunday = '2026-05-17T15:00:00-04:00[America/New_York]'
+const plan = (workshop: Workshop, now = friday) => planWorkshop({ workshop, house, now })
+const sheet = (workshop: Workshop, name: string, now = friday) => plan(workshop, now).takeHome.find((s) => s.name === name)!
+const withPiece = (name: string, piece: Partial<Piece>): Workshop => {
+  const p = moths.group.participants.find((x) => x.name === name)!
+  return {
+    ...moths,
+    pieces: [
+      ...moths.pieces.filter((x) => x.participant !== p.id),
+      { id: 'own', participant: p.id, state: 'laid', laidAt: null, ...piece },
+    ],
+  }
+}
+
+describe('the state in which a piece goes home', () => {
+  it('is what the sessions to come will make of it', () =>
+    expect(sheet(moths, 'Rune')).toMatchObject({ group: 'finished', state: 'sealed', known: true }))
+  it('is what it is, once all sessions are over', () =>
+    expect(sheet(moths, 'Rune', sunday)).toMatchObject({ group: 'rub-at-home', state: 'laid' }))
+  it('is nothing, for who missed the laying', () => expect(sheet(moths, 'Edda')).toMatchObject({ group: 'not-laid', steps: [] }))
+  it('is laid, for a piece that would be rubbed before its own least time', () => {
+    const edda = sheet(withPiece('Edda', { laidAt: '2026-05-15T20:30:00-04:00[America/New_York]' }), 'Edda')
+    expect(edda).toMatchObject({ group: 'rub-at-home', state: 'laid' })
+    expect(edda.ready!.neverBefore).toBe('2026-05-16T11:30:00-04:00[America/New_York]')
+    expect(edda.ready!.tellAt).toBe('2026-05-17T03:00:00-04:00[America/New_York]')
+  })
+  it('is sealed, for a late piece that is just in time', () => {
+    expect(sheet(withPiece('Edda', { laidAt: '2026-05-15T16:00:00-04:00[America/New_York]' }), 'Edda').state).toBe('sealed')
+  })
+  it('stops at the session its owner misses', () => {
+    const away = {
+      ...moths,
+      group: {
+        ...moths.group,
+        participants: moths.group.participants.map((p) => (p.name === 'Rune' ? { ...p, misses: ['moths-of-the-marsh-2'] } : p)),
+      },
+    }
+    expect(sheet(away, 'Rune')).toMatchObject({ group: 'rub-at-home', state: 'laid' })
+  })
+  test.each([
+    ['laid', 'rub-at-home', 7],
+    ['cured', 'rub-at-home', 7],
+    ['rub-1', 'rub-on', 5],
+    ['rub-2', 'seal-at-home', 3],
+    ['sealed', 'finished', 0],
+    ['printed', 'not-laid', 0],
+  ] as const)('as it is, %s: %s with %i steps', (state, group, steps) => {
+    const s = sheet(withPiece('Rune', { state, asIs: true, laidAt: '2026-05-14T19:10:00-04:00[America/New_York]' }), 'Rune')
+    expect([s.group, s.steps.length]).toEqual([group, steps])
+  })
+  it('a rub that the plan refuses is not promised', () => {
+    const soon: Workshop = {
+      ...moths,
+      pieces: [],
+      sessions: [moths.sessions[0]!, { ...moths.sessions[1]!, date: '2026-05-15', start: '05:00', end: '08:00' }],
+    }
+    for (const s of plan(soon, '2026-05-14T09:00:00-04:00[America/New_York]').takeHome.filter((x) => x.group !== 'not-laid'))
+      expect(s.group).toBe('rub-at-home')
+  })
+})
+
+describe('ready times', () => {
+  const home: Workshop = { ...moths, pieces: [], sessions: [moths.sessions[0]!] }
+  it('follow the room, the coat and the surface, and are told in full hours', () => {
+    const damp = planWorkshop({ workshop: home, house: { ...house, climate: { celsius: 21, humidityPct: 65 } }, now: friday })
+    const r = damp.takeHome.find((s) => s.ready)!.ready!
+    expect(r.recommendedMin).toBe(Math.ceil(1440 * (10 / 7) * 1.25 - 1e-6))
+    expect(r.mark).toBe('E')
+    expect(minutesBetween(r.recommendedAt, r.tellAt)).toBeLessThan(60)
+  })
+  it('practice alone carries practice’s mark', () => {
+    const bare: Workshop = { ...home, designs: [{ ...home.designs[0]!, choices: { ground: 'bare' } }] }
+    expect(plan(bare).takeHome.find((s) => s.ready)!.ready).toMatchObject({ recommendedMin: 1440, requiredMin: 720, mark: 'P' })
+  })
+})
+
+describe('the sheet as text', () => {
+  const late = withPiece('Edda', { laidAt: '2026-05-15T16:40:00-04:00[America/New_York]', asIs: true })
+  const p = plan(late)
+  const text = (words: 'few' | 'more' | 'large', h = house) =>
+    sheetText(
+      p.takeHome.find((s) => s.name === 'Edda')!,
+      p,
+      late,
+      h,
+      words,
+    )
+  it('tells when, and never before', () => {
+    expect(text('few')).toMatchObject({
+      who: 'Edda',
+      headline: 'Ready to rub',
+      when: 'Saturday 16 May, after 11 in the evening',
+      never: 'Never before Saturday 16 May, 7:40 am.',
+    })
+  })
+  it('says it in a 24-hour clock where the house does', () => {
+    expect(text('few', { ...house, units: 'metric' }).when).toBe('Saturday 16 May, after 23:00')
+  })
+  it('more words say more', () => {
+    expect(text('more').steps[0]!.text.length).toBeGreaterThan(text('few').steps[0]!.text.length)
+  })
+  it('children work with an adult', () => {
+    const young: Workshop = {
+      ...late,
+      group: { ...late.group, participants: late.group.participants.map((x) => ({ ...x, age: '8-12' as const })) },
+    }
+    expect(plan(young).takeHome.find((s) => s.name === 'Edda')!.cautions).toContain('Children: with an adult')
+    expect(p.takeHome.find((s) => s.name === 'Edda')!.cautions).not.toContain('Children: with an adult')
+  })
+  it('puts into the bag what the steps need', () => {
+    expect(text('few').bag).toEqual(expect.arrayContaining(['Your plaque', 'Spare print', 'Cloth', 'Foam brush', 'Cord']))
+  })
+  it('who has no name is a seat', () => {
+    const nameless: Workshop = {
+      ...late,
+      group: { ...late.group, participants: late.group.participants.map((x) => ({ ...x, name: null })) },
+    }
+    const q = plan(nameless)
+    expect(sheetText(q.takeHome[4]!, q, nameless, house, 'few').who).toBe('Seat B1')
+    expect(seatOf(q, 99)).toBe('100')
+  })
+  it('Markdown escapes what people typed', () => {
+    const md = sheetMarkdown({ ...text('few'), who: '# <script>*x*', workshop: 'a\nb' })
+    expect(md).toContain('# \\# \\<script\\>\\*x\\*')
+    expect(md).not.toContain('a\nb')
+    expect(md).toContain('**Never before Saturday 16 May, 7:40 am.**')
+  })
+})

@@ -1,0 +1,198 @@
+import { cure } from '#core/cure'
+import { weakest, type Mark } from '#core/reasons'
+import { cautions, pieceStates, type Fault, type HomeStep, type PieceState, type ResolvedRecipe } from '#core/recipe'
+import type { Judged, PlacedSession } from '#core/sessions'
+import { minutesBetween, roundUpToHour, type Zoned } from '#core/time'
+import type { Participant, Piece } from '#core/workshop'
+
+/** The states in which pieces go home, in the order of the work. */
+export const homeGroups = ['not-laid', 'rub-at-home', 'rub-on', 'seal-at-home', 'finished'] as const
+export type HomeGroup = (typeof homeGroups)[number]
+
+/** A sheet that is true for one person's piece. Instants in the house's zone. */
+export interface TakeHomeSheet {
+  participant: string
+  name: string | null
+  seat: number
+  group: HomeGroup
+  state: PieceState
+  /** Whether state and time are this piece's own or the plan's. */
+  known: boolean
+  /** When it may be rubbed; absent when nothing has to be waited for. `tellAt` is what people are told. */
+  ready?: {
+    laidAt: Zoned
+    recommendedAt: Zoned
+    tellAt: Zoned
+    neverBefore: Zoned
+    recommendedMin: number
+    requiredMin: number
+    mark: Mark
+  }
+  steps: HomeStep[]
+  /** The states of this recipe in order, and how many of them are behind. */
+  chain: PieceState[]
+  done: number
+  bag: string[]
+  faults: Fault[]
+  cautions: string[]
+  care: string[]
+}
+
+export interface TakeHomeInput {
+  participants: readonly Participant[]
+  pieces: readonly Piece[]
+  resolved: ResolvedRecipe
+  judged: Judged
+  sessions: readonly PlacedSession[]
+  climate: { celsius: number; humidityPct: number }
+  pieceName: string
+  now: Zoned
+  kind: string
+}
+
+/** A sheet for each person, by seat. What a piece's own entry says goes before the plan; somebody who misses the session
+ *  in which it would have been done is not told that it is. Nobody is told a time before the recommended one. */
+export function takeHomeSheets(input: TakeHomeInput): TakeHomeSheet[] {
+  const known = new Map<Zoned, TakeHomeSheet['ready']>()
+  const readyFrom = (at: Zoned) => {
+    if (!known.has(at)) known.set(at, readyTimes(at, input))
+    return known.get(at)
+  }
+  const i = { ...input, readyFrom }
+  return [...i.participants].sort((a, b) => a.seat - b.seat).map((p) => sheet(p, i))
+}
+
+/** The input, with the ready times of each laid time worked out once. */
+type Sheeting = TakeHomeInput & { readyFrom: (at: Zoned) => TakeHomeSheet['ready'] }
+
+function sheet(p: Participant, i: Sheeting): TakeHomeSheet {
+  const own = i.pieces.find((x) => x.participant === p.id)
+  const state = own?.asIs ? own.state : goingHome(p, own, i)
+  const group = groupOf(state, i)
+  const left = group === 'not-laid' ? [] : remaining(state, i)
+  const steps = left.flatMap((s) => (s.home ? [s.home] : []))
+  const ready = group === 'rub-at-home' ? whenReady(own?.laidAt ?? laidAt(p, i), i) : undefined
+  const chain = statesOf(i.resolved)
+  return {
+    participant: p.id,
+    name: p.name,
+    seat: p.seat,
+    group,
+    state,
+    known: own !== undefined,
+    ...(ready && { ready }),
+    steps,
+    chain,
+    done: chain.filter((s) => rank(s) <= rank(state)).length,
+    bag: bag(
+      left.map((s) => s.id),
+      i,
+    ),
+    faults: steps.length > 0 ? i.resolved.recipe.faults : [],
+    cautions: cautionLines(
+      left.flatMap((s) => s.cautions),
+      p,
+      steps.length > 0,
+    ),
+    care: i.resolved.recipe.care,
+  }
+}
+
+const rank = (state: PieceState) => pieceStates.indexOf(state)
+const statesOf = (resolved: ResolvedRecipe) =>
+  pieceStates.filter((s) => rank(s) >= rank('laid') && resolved.stages.some((x) => x.makes === s || x.then?.makes === s))
+
+/** The state in which a piece will go home: from what it is now (or from nothing), stage by stage through the sessions that
+ *  its owner attends and, when it is already begun, that are not over; stopping where it would be rubbed too early. */
+function goingHome(p: Participant, own: Piece | undefined, i: Sheeting): PieceState {
+  let state: PieceState = own?.state ?? 'to-print'
+  let laid = own?.laidAt ?? laidAt(p, i)
+  for (const s of own ? remaining(own.state, i) : i.resolved.stages) {
+    const place = i.judged.split[s.id]!
+    const session = i.sessions.find((x) => x.id === place)
+    if (place === 'home') break
+    const cannot = p.misses.includes(place) || (own && (!session || minutesBetween(i.now, session.to) <= 0))
+    if (cannot && own && !s.makes) continue
+    if (cannot) break
+    if (session && s.makes !== 'laid' && isTooEarly(s.id, laid, session.from, i)) break
+    if (s.makes) state = s.makes
+    if (s.makes === 'laid') laid ??= session?.to
+  }
+  return state
+}
+
+/** Whether a stage that follows the cure would come before the piece's own least time. */
+function isTooEarly(stage: string, laid: Zoned | undefined, from: Zoned, i: Sheeting): boolean {
+  const { stages } = i.resolved
+  const curing = stages.findIndex((s) => s.then?.cures)
+  if (curing < 0 || stages.findIndex((s) => s.id === stage) <= curing) return false
+  const times = whenReady(laid, i)
+  return times !== undefined && minutesBetween(times.neverBefore, from) < 0
+}
+
+function groupOf(state: PieceState, i: TakeHomeInput): HomeGroup {
+  if (rank(state) < rank('laid')) return 'not-laid'
+  const left = remaining(state, i).filter((s) => s.home)
+  if (left.length === 0) return 'finished'
+  if (rank(state) < rank('rub-1')) return 'rub-at-home'
+  return left.some((s) => s.round) ? 'rub-on' : 'seal-at-home'
+}
+
+function remaining(state: PieceState, i: TakeHomeInput) {
+  const { stages } = i.resolved
+  let last = -1
+  stages.forEach((s, k) => {
+    if ([s.makes, s.then?.makes].some((made) => made && rank(made) <= rank(state))) last = k
+  })
+  return stages.slice(last + 1)
+}
+
+function laidAt(p: Participant, i: TakeHomeInput): Zoned | undefined {
+  const laying = i.resolved.stages.find((s) => s.makes === 'laid')
+  const place = laying && i.judged.split[laying.id]
+  return i.sessions.find((s) => s.id === place && !p.misses.includes(s.id))?.to
+}
+
+const whenReady = (at: Zoned | undefined, i: Sheeting) => (at === undefined ? undefined : i.readyFrom(at))
+
+function readyTimes(at: Zoned, i: TakeHomeInput): TakeHomeSheet['ready'] {
+  const limits = i.resolved.cure
+  if (!limits) return undefined
+  const { minimum, recommended } = limits
+  const c = cure({
+    laidAt: at,
+    rubAt: at,
+    minimumMin: minimum.value,
+    recommendedMin: recommended.value,
+    climate: i.climate,
+    coat: i.resolved.coat,
+    surface: i.resolved.surface,
+  })
+  return {
+    laidAt: at,
+    recommendedAt: c.recommendedAt,
+    tellAt: roundUpToHour(c.recommendedAt),
+    neverBefore: c.earliestAt,
+    recommendedMin: c.recommendedMin,
+    requiredMin: c.requiredMin,
+    mark: weakest([recommended.mark, c.factor > 1 ? 'E' : undefined]),
+  }
+}
+
+function bag(stagesAtHome: string[], i: TakeHomeInput): string[] {
+  const things = i.resolved.materials.filter(
+    (m) =>
+      m.bag &&
+      (!m.onlyFor || m.onlyFor.includes(i.kind)) &&
+      (m.basis === 'print' ? stagesAtHome.length > 0 : m.stages.some((s) => stagesAtHome.includes(s))),
+  )
+  return [`Your ${i.pieceName}`, ...new Set(things.map((m) => m.bag!))]
+}
+
+function cautionLines(ids: (keyof typeof cautions)[], p: Participant, works: boolean): string[] {
+  const lines = ids.flatMap((id) => {
+    const c = cautions[id]
+    return 'paper' in c && c.paper ? [c.paper] : []
+  })
+  return [...new Set(works && p.age !== 'adult' ? [...lines, cautions.adult.paper] : lines)]
+}

@@ -1,0 +1,1 @@
+export { layStrips, tapeInput, type TapeInput, type StripLayout } from './tape'

@@ -1,0 +1,41 @@
+import { Temporal } from 'temporal-polyfill'
+import { readInstant, showInstant, type Zoned } from './instant'
+
+const days = ['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday', 'Sunday']
+const months = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'June', 'July', 'Aug', 'Sept', 'Oct', 'Nov', 'Dec']
+
+/** "7:10 pm" for a house with a 12-hour clock, "19:10" otherwise. */
+export function sayClock(at: Zoned, clock: 12 | 24): string {
+  const { hour, minute } = readInstant(at)
+  const mm = String(minute).padStart(2, '0')
+  if (clock === 24) return `${String(hour).padStart(2, '0')}:${mm}`
+  return `${hour % 12 || 12}:${mm} ${hour < 12 ? 'am' : 'pm'}`
+}
+
+/** "Saturday 16 May". */
+export function sayDay(at: Zoned): string {
+  const z = readInstant(at)
+  return `${days[z.dayOfWeek - 1]} ${z.day} ${months[z.month - 1]}`
+}
+
+/** "Sat 16 May". */
+export function sayShortDay(at: Zoned): string {
+  const z = readInstant(at)
+  return `${days[z.dayOfWeek - 1]!.slice(0, 3)} ${z.day} ${months[z.month - 1]}`
+}
+
+/** "Sat 7:10 pm" near `near` (within six days), "Sat 16 May, 7:10 pm" beyond, so that a weekday is never ambiguous. */
+export function sayDayClock(at: Zoned, clock: 12 | 24, near?: Zoned): string {
+  const z = readInstant(at)
+  const far = !near || Math.abs(z.toPlainDate().since(readInstant(near).toPlainDate()).days) > 6
+  return far ? `${sayShortDay(at)}, ${sayClock(at, clock)}` : `${days[z.dayOfWeek - 1]!.slice(0, 3)} ${sayClock(at, clock)}`
+}
+
+/** Up to the next full hour on the wall clock; a full hour stays. */
+export function roundUpToHour(at: Zoned): Zoned {
+  const z = readInstant(at)
+  const floor = z.round({ smallestUnit: 'hour', roundingMode: 'floor' })
+  if (floor.epochMilliseconds === z.epochMilliseconds) return at
+  const up = Temporal.Instant.fromEpochMilliseconds(floor.epochMilliseconds + 3_600_000)
+  return showInstant(up.toZonedDateTimeISO(z.timeZoneId))
+}

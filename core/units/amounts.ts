@@ -1,0 +1,22 @@
+import { Decimal } from './decimal'
+
+export const currencies = ['USD', 'EUR', 'GBP', 'CAD', 'AUD', 'NZD', 'CHF', 'JPY', 'SEK', 'PLN'] as const
+export type Currency = (typeof currencies)[number]
+const signs: Partial<Record<Currency, string>> = { USD: '$', CAD: '$', AUD: '$', NZD: '$', EUR: '€', GBP: '£', JPY: '¥' }
+const minorDigits = (currency: Currency) => (currency === 'JPY' ? 0 : 2)
+
+/** Minor units as money: 351 USD is "$3.51". */
+export function showMoney(minor: number, currency: Currency): string {
+  const digits = minorDigits(currency)
+  const amount = new Decimal(Math.abs(minor)).div(10 ** digits).toFixed(digits)
+  const sign = signs[currency]
+  return (minor < 0 ? '−' : '') + (sign ? `${sign}${amount}` : `${amount} ${currency}`)
+}
+
+const mlPerFluidOunce = 29.5735
+
+/** A volume for a house: "42 ml", "1.4 fl oz". Below 10 one decimal. */
+export function showVolume(ml: number, units: 'imperial' | 'metric'): string {
+  const n = units === 'metric' ? ml : ml / mlPerFluidOunce
+  return `${n >= 10 ? Math.round(n) : Number(n.toFixed(1))} ${units === 'metric' ? 'ml' : 'fl oz'}`
+}

@@ -1,0 +1,5 @@
+/** A flat rectangle. Lengths in mm. */
+export interface Size {
+  widthMm: number
+  heightMm: number
+}

@@ -1,0 +1,16 @@
+export { workshopShape, newWorkshop, drawings, seatNumber, tableName, limits } from './workshop'
+export type { Workshop, Participant, Design, Session, Piece, TypedLength, Drawing } from './workshop'
+export {
+  applyChanges,
+  clashes,
+  inverse,
+  valueAt,
+  lenient,
+  commandShape,
+  type Change,
+  type Command,
+  type Guard,
+  type Clash,
+} from './command'
+export { moveSession } from './move'
+export { setHeadcount, withAges, nextSeat, type Edit } from './edits'

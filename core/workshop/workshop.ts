@@ -1,0 +1,177 @@
+import * as v from 'valibot'
+import { ageBands, pieceStates, shareBys } from '#core/recipe'
+import { instant, isClock, isDate } from '#core/time'
+
+/** The stated limits of a workshop. */
+export const limits = { people: 400, tables: 80, helpers: 60, sessions: 5, name: 80, title: 120 }
+
+export const drawings = ['moth', 'ferry', 'kelp', 'lighthouse', 'heron', 'tide'] as const
+export type Drawing = (typeof drawings)[number]
+
+const id = () => v.pipe(v.string(), v.regex(/^[a-z0-9-]{1,64}$/, 'not an id | Use small letters, digits and hyphens.'))
+const text = (most: number) =>
+  v.pipe(v.string('not text | Give text.'), v.maxLength(most, `longer than ${most} letters | Shorten it to ${most} letters.`))
+const count = (min: number, max: number) =>
+  v.pipe(
+    v.number('not a number | Give a whole number.'),
+    v.integer('not a whole number | Give a whole number.'),
+    v.minValue(min, `less than ${min} | Give ${min} or more.`),
+    v.maxValue(max, `more than ${max} | Give ${max} or fewer.`),
+  )
+const mm = () =>
+  v.pipe(
+    v.number('not a number | Give millimetres.'),
+    v.gtValue(0, 'not above 0 | Give more than 0 mm.'),
+    v.maxValue(2000, 'more than 2000 mm | Give 2000 mm or less.'),
+  )
+const date = () => v.pipe(v.string(), v.check(isDate, 'a day that no calendar has | Write it like 2027-03-04.'))
+const clock = () => v.pipe(v.string(), v.check(isClock, 'not a time of day | Write it like 18:30.'))
+
+/** A length as it was typed, and what it means in mm. */
+const typedLength = v.object({ mm: mm(), text: text(24) })
+export type TypedLength = v.InferOutput<typeof typedLength>
+
+const participant = v.object({
+  id: id(),
+  /** Place in the row of seats, from 1; tables are filled in this order. */
+  seat: count(1, limits.people),
+  /** First name only; null where only the seat is known. Kept in an erasable row on the server. */
+  name: v.nullable(text(limits.name)),
+  age: v.picklist(ageBands, `not an age band | Say one of ${ageBands.join(', ')}.`),
+  /** Ids of the sessions this person will miss, or has missed. */
+  misses: v.pipe(v.array(id()), v.maxLength(limits.sessions)),
+})
+export type Participant = v.InferOutput<typeof participant>
+
+const design = v.object({
+  id: id(),
+  kind: id(),
+  material: id(),
+  width: typedLength,
+  height: typedLength,
+  thickness: v.optional(typedLength),
+  recipe: v.object({ id: id(), version: count(1, 1000) }),
+  choices: v.record(v.pipe(v.string(), v.maxLength(40)), v.pipe(v.string(), v.maxLength(40))),
+  /** Pictures of the house can stand in for each other; own pictures cannot. */
+  pictures: v.picklist(['house', 'own'], 'not a source of pictures | Say "house" or "own".'),
+  lettering: v.boolean(),
+  /** The print setting; null means as the plan advises. */
+  mirrored: v.nullable(v.boolean()),
+})
+export type Design = v.InferOutput<typeof design>
+
+const session = v.object({
+  id: id(),
+  date: date(),
+  start: clock(),
+  end: clock(),
+  /** The second of a doubled hour, where the clock goes back. */
+  later: v.optional(v.boolean()),
+  room: text(60),
+})
+export type Session = v.InferOutput<typeof session>
+
+/** What is known of a real piece; a piece nobody touched has no entry and follows the plan. */
+const piece = v.object({
+  id: id(),
+  participant: id(),
+  state: v.picklist(pieceStates, `not a state | Say one of ${pieceStates.join(', ')}.`),
+  laidAt: v.nullable(instant()),
+  /** Goes home as it is, whatever the plan still has for it. */
+  asIs: v.optional(v.boolean()),
+})
+export type Piece = v.InferOutput<typeof piece>
+
+const unique = <T extends { id: string }>(list: T[]) => new Set(list.map((x) => x.id)).size === list.length
+
+/** A workshop: who, what, when and the choices. Whatever is left open has a default, marked as one in the plan. */
+export const workshopShape = v.pipe(
+  v.object({
+    id: id(),
+    houseId: id(),
+    title: v.pipe(
+      text(limits.title),
+      v.check((t) => t.trim() !== '', 'empty | Give the workshop a name.'),
+    ),
+    drawing: v.picklist(drawings),
+    createdAt: instant(),
+    archivedAt: v.nullable(instant()),
+    group: v.object({
+      tables: v.nullable(count(1, limits.tables)),
+      helpers: count(0, limits.helpers),
+      participants: v.pipe(
+        v.array(participant),
+        v.maxLength(limits.people, `more than ${limits.people} people | Plan two workshops.`),
+        v.check(unique, 'two people have one id | Give each an id of its own.'),
+      ),
+    }),
+    designs: v.pipe(
+      v.array(design),
+      v.minLength(1, 'nothing is made | Give one design.'),
+      v.maxLength(1, 'more than one design | This version plans one design a workshop.'),
+    ),
+    sessions: v.pipe(
+      v.array(session),
+      v.maxLength(limits.sessions, `more than ${limits.sessions} sessions | Plan a second workshop.`),
+      v.check(unique, 'two sessions have one id | Give each an id of its own.'),
+    ),
+    choices: v.object({
+      /** null: as many as the confidence asks for. */
+      spares: v.nullable(count(0, 400)),
+      /** null: one for each stage sample of the recipe. */
+      samples: v.nullable(count(0, 12)),
+      confidence: v.pipe(v.number(), v.minValue(0.5, 'below 0.5 | Give 0.5 to 0.99.'), v.maxValue(0.99, 'above 0.99 | Give 0.5 to 0.99.')),
+      share: v.record(v.pipe(v.string(), v.maxLength(40)), v.picklist(shareBys)),
+      /** A split chosen by hand: stage id to "ahead", a session id or "home". */
+      split: v.record(v.pipe(v.string(), v.maxLength(40)), v.pipe(v.string(), v.maxLength(64))),
+    }),
+    pieces: v.pipe(v.array(piece), v.maxLength(limits.people * 2), v.check(unique, 'two pieces have one id | Give each an id of its own.')),
+    errandsDone: v.pipe(v.array(v.pipe(v.string(), v.maxLength(80))), v.maxLength(200)),
+  }),
+)
+export type Workshop = v.InferOutput<typeof workshopShape>
+
+/** A new workshop: so many seats, coaster-size on wood, no date yet. Ids come from outside: core has no randomness. */
+export function newWorkshop(
+  ids: { id: string; design: string; participants: string[] },
+  houseId: string,
+  title: string,
+  at: string,
+): Workshop {
+  return {
+    id: ids.id,
+    houseId,
+    title,
+    drawing: 'moth',
+    createdAt: at,
+    archivedAt: null,
+    group: {
+      tables: null,
+      helpers: 1,
+      participants: ids.participants.map((p, i) => ({ id: p, seat: i + 1, name: null, age: 'adult', misses: [] })),
+    },
+    designs: [
+      {
+        id: ids.design,
+        kind: 'coaster',
+        material: 'plywood',
+        width: { mm: 101.6, text: '4 in' },
+        height: { mm: 101.6, text: '4 in' },
+        recipe: { id: 'medium-transfer', version: 1 },
+        choices: {},
+        pictures: 'house',
+        lettering: false,
+        mirrored: null,
+      },
+    ],
+    sessions: [],
+    choices: { spares: null, samples: null, confidence: 0.9, share: {}, split: {} },
+    pieces: [],
+    errandsDone: [],
+  }
+}
+
+/** Seat as people say it at a table of `seats`: "B3". */
+export const seatNumber = (table: number, place: number): string => `${tableName(table)}${place + 1}`
+export const tableName = (table: number): string =>
+  table < 26 ? String.fromCharCode(65 + table) : `${tableName(Math.floor(table / 26) - 1)}${tableName(table % 26)}`

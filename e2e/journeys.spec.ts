@@ -1,0 +1,140 @@
+import { expect, test } from '@playwright/test'
+import { moths, open, saved, url } from './pages'
+
+test('18 become 19: every figure that depends on it changes, is marked, opens to its reason; undo brings it back', async ({ page }) => {
+  await open(page, `${moths}/bench/kit`)
+  const people = page.getByRole('textbox', { name: 'People' })
+  await page.getByRole('button', { name: 'People: one more' }).click()
+  await expect(people).toHaveValue('19')
+  await expect(page.getByText('since 18 people became 19')).toBeVisible()
+  await expect(page.getByRole('button', { name: 'Plaques: 26. Why?' })).toBeVisible()
+  await page.getByRole('button', { name: /^Sheets to print:/ }).click()
+  await expect(page.getByRole('dialog')).toContainText('Prints side by side')
+  await page.keyboard.press('Escape')
+  await saved(page)
+  await page.goto(url(`${moths}/sessions`))
+  await page.goBack()
+  await expect(people).toHaveValue('19')
+  await page.getByRole('button', { name: 'People: one less' }).click()
+  await expect(people).toHaveValue('18')
+  await page.getByRole('button', { name: /Undo/ }).click()
+  await expect(people).toHaveValue('19')
+  await page.locator('body').press('Shift+Z')
+  await expect(people).toHaveValue('18')
+  await saved(page)
+})
+
+test('a rub 9 h after laying is refused with the earliest time; one press adopts a way out, undo brings it back', async ({ page }) => {
+  await open(page, `${moths}/bench/sessions`)
+  const second = page.locator('section.card').nth(1)
+  await second.getByLabel('Date').fill('2026-05-15')
+  await second.getByLabel('From').fill('05:00')
+  await second.getByLabel('To').fill('08:00')
+  const refused = page.getByText('Too soon to rub in class 2')
+  await expect(refused).toBeVisible()
+  await expect(page.getByText(/Earliest Fri 11:00 am/)).toBeVisible()
+  await page.getByRole('button', { name: /^Finish at home/ }).click()
+  await expect(refused).toBeHidden()
+  await page.getByRole('button', { name: /Undo/ }).click()
+  await expect(refused).toBeVisible()
+  for (let i = 0; i < 3; i++) await page.getByRole('button', { name: /Undo/ }).click()
+  await expect(refused).toBeHidden()
+  await saved(page)
+})
+
+test('from an empty workshop to take-home sheets for 18, by keyboard alone', async ({ page }) => {
+  await open(page, '/')
+  const press = async (name: string | RegExp) => {
+    await page.getByRole('button', { name }).first().focus()
+    await page.keyboard.press('Enter')
+  }
+  await press('New')
+  await page.getByText('at Saltbox Point Library').waitFor()
+  await page.keyboard.press('ArrowDown')
+  await page.keyboard.press('Enter')
+  await expect(page.getByRole('heading', { name: 'Group', exact: true })).toBeVisible()
+  await page.getByRole('textbox', { name: 'People' }).focus()
+  await page.keyboard.press('Control+A')
+  await page.keyboard.type('18')
+  await expect(page.getByText('tables of', { exact: false }).or(page.getByText('of four, by default'))).toBeVisible()
+  await page.keyboard.press('Tab')
+  await page.keyboard.press('6')
+  await press('Add a class')
+  await expect(page.locator('section.card')).toHaveCount(1)
+  await page.keyboard.press('g')
+  await page.keyboard.press('t')
+  await expect(page.getByText('18 sheets, by how far the piece is')).toBeVisible()
+  await expect(page.getByText(/^Never before/).first()).toBeVisible()
+  await saved(page)
+  const link = page.getByRole('link', { name: 'Print all 18 (PDF)' })
+  const pdf = await page.request.get(url((await link.getAttribute('href'))!))
+  expect((await pdf.body()).subarray(0, 5).toString()).toBe('%PDF-')
+})
+
+test('typing survives a lost connection and a reload', async ({ page, context }) => {
+  await open(page, '/w/lighthouse-blocks/bench/group')
+  await page.route('**/api/commands', (r) => r.abort())
+  await page.getByLabel('Name at seat A1').fill('Wenonah')
+  await expect(page.locator('output.status')).toContainText('waits here')
+  await page.unroute('**/api/commands')
+  await page.reload()
+  await expect(page.getByLabel('Name at seat A1')).toHaveValue('Wenonah')
+  await saved(page)
+  const other = await context.newPage()
+  await open(other, '/w/lighthouse-blocks/bench/group')
+  await expect(other.getByLabel('Name at seat A1')).toHaveValue('Wenonah')
+})
+
+test('two tabs on one field: theirs stands, mine is kept, either is one tap', async ({ page, context }) => {
+  await open(page, '/w/kelp-coasters/bench/group')
+  const other = await context.newPage()
+  await open(other, '/w/kelp-coasters/bench/group')
+  await page.route('**/api/events', (r) => r.abort())
+  await page.route('**/api/commands', (r) => r.abort())
+  await page.getByRole('textbox', { name: 'Helpers' }).fill('4')
+  await other.evaluate(async () => {
+    const now = await (await fetch('/api/desk')).json()
+    const version = now.workshops.find((w: { body: { id: string } }) => w.body.id === 'kelp-coasters').version
+    const c = {
+      id: crypto.randomUUID(),
+      subject: { kind: 'workshop', id: 'kelp-coasters' },
+      baseVersion: version,
+      kind: 'set',
+      changes: [{ path: 'group/helpers', before: 1, after: 3 }],
+      guards: [],
+      actor: 'Bram',
+      at: '',
+    }
+    await fetch('/api/commands', { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify([c]) })
+  })
+  await page.unroute('**/api/commands')
+  await expect(page.getByText('Changed by somebody else.')).toBeVisible({ timeout: 15_000 })
+  await expect(page.getByRole('textbox', { name: 'Helpers' })).toHaveValue('3')
+  await page.getByRole('button', { name: 'Put back mine' }).click()
+  await expect(page.getByRole('textbox', { name: 'Helpers' })).toHaveValue('4')
+  await saved(page)
+})
+
+test('a roster is looked at first: an odd heading is asked about, a bad line named, good ones come in with one press', async ({ page }) => {
+  await open(page, '/w/ferry-lanterns/bench/group')
+  await page.getByRole('button', { name: 'Bring in a roster' }).click()
+  await page.getByLabel('or paste it').fill('name;yrs\nAvel;14\nBirdie;x\n<b>Cy</b>;9')
+  await page.getByRole('button', { name: 'Look at it' }).click()
+  await expect(page.getByText('What is “yrs”?')).toBeVisible()
+  await page.getByRole('button', { name: 'age in years (kept as a band)' }).click()
+  await expect(page.getByText('1 line cannot come in.')).toBeVisible()
+  await page.getByRole('button', { name: 'Bring 2 in' }).click()
+  await expect(page.getByLabel('Name at seat A2')).toHaveValue('<b>Cy</b>')
+})
+
+test('sessions move by keys and the verdict follows', async ({ page }) => {
+  await open(page, `${moths}/sessions`)
+  await expect(page.getByText('Ready by then.')).toBeVisible()
+  const second = page.getByRole('button', { name: /^Class 2,/ })
+  await second.focus()
+  for (let i = 0; i < 10; i++) await page.keyboard.press('Shift+ArrowLeft')
+  await expect(page.getByText('Risky by then.')).toBeVisible()
+  for (let i = 0; i < 10; i++) await page.getByRole('button', { name: /Undo/ }).click()
+  await expect(page.getByText('Ready by then.')).toBeVisible()
+  await saved(page)
+})

@@ -1,0 +1,21 @@
+import { spawn } from 'node:child_process'
+import { freePort, startCluster } from '../server/testing/cluster'
+
+/** A cluster and a built server of the journeys' own, the clock fixed at Friday 15 May 2026, 3 pm in New York. */
+export default async function setup(): Promise<() => void> {
+  const cluster = await startCluster()
+  const port = await freePort()
+  const env = { ...process.env, DATABASE_URL: cluster.url, PORT: String(port), IMPRENTA_NOW: '2026-05-15T15:00:00-04:00[America/New_York]' }
+  const server = spawn('node', ['dist/server/main.js'], { env, stdio: ['ignore', 'pipe', 'inherit'] })
+  await new Promise<void>((resolve, reject) => {
+    server.stdout.on('data', (d: Buffer) => d.toString().includes('Imprenta is at') && resolve())
+    server.on('exit', (code) => reject(new Error(`the server ended with ${code}`)))
+  })
+  process.env['IMPRENTA_URL'] = `http://127.0.0.1:${port}`
+  process.env['IMPRENTA_E2E_DATABASE'] = cluster.url
+  return () => {
+    server.removeAllListeners('exit')
+    server.kill('SIGKILL')
+    cluster.stop()
+  }
+}

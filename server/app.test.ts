@@ -1,0 +1,149 @@
+import { spawn } from 'node:child_process'
+import { get } from 'node:http'
+import type { AddressInfo } from 'node:net'
+import { afterAll, beforeAll, describe, expect, it, test } from 'vitest'
+import { migrate } from './db/migrate'
+import { inTransaction, many, maybeOne } from './db/query'
+import { command, freshDatabase, startServer } from './testing/start'
+
+let server: Awaited<ReturnType<typeof startServer>>
+beforeAll(async () => {
+  server = await startServer('app')
+})
+afterAll(() => server.stop())
+
+describe('the server', () => {
+  it('is healthy while its database is', async () => {
+    expect((await server.api.get('/healthz')).body).toEqual({ ok: true })
+  })
+  it('sends its headers: nothing from elsewhere, no sniffing', async () => {
+    const { headers } = await server.api.get('/healthz')
+    expect(headers['content-security-policy']).toContain("default-src 'self'")
+    expect(headers['x-content-type-options']).toBe('nosniff')
+    expect(headers).not.toHaveProperty('x-powered-by')
+  })
+  test.each([
+    ['an address nobody lives at', () => server.api.get('/api/nothing'), 404, '(address)'],
+    ['a workshop that is not here', () => server.api.get('/api/workshops/nothing'), 404, '(address)'],
+    ['a house that is not here', () => server.api.get('/api/houses/nothing'), 404, '(address)'],
+    ['no JSON', () => server.api.post('/api/commands').set('content-type', 'application/json').send('{'), 400, '(input)'],
+    ['a wrong content type', () => server.api.post('/api/commands').set('content-type', 'text/plain').send('hello'), 422, '(input)'],
+    ['3 MB', () => server.api.post('/api/commands').send([{ big: 'x'.repeat(3_000_000) }]), 413, '(input)'],
+    ['no list', () => server.api.post('/api/commands').send({}), 422, '(input)'],
+    ['a list of nonsense', () => server.api.post('/api/commands').send([1]), 422, '0'],
+    [
+      '201 commands',
+      () => server.api.post('/api/commands').send(Array(201).fill(command('x', [{ path: 'a', before: 1, after: 2 }]))),
+      422,
+      '(input)',
+    ],
+    [
+      'a later workshop file',
+      () => server.api.post('/api/imports/workshop').send({ text: '{"format":"imprenta-workshop","version":9}' }),
+      422,
+      'version',
+    ],
+    ['a broken workshop file', () => server.api.post('/api/imports/workshop').send({ text: '{\n"format": ' }), 422, 'line 2'],
+    ['an unclosed quotation mark', () => server.api.post('/api/imports/roster').send({ text: 'name\n"open' }), 422, 'line'],
+    ['no text', () => server.api.post('/api/imports/roster').send({}), 422, 'text'],
+  ] as const)('%s gets one shape of answer: what, where, the way out', async (_name, ask, status, path) => {
+    const { status: got, body } = await ask()
+    expect(got).toBe(status)
+    expect(body.error.path).toContain(path)
+    expect(body.error.what).not.toBe('')
+    expect(body.error.remedy).not.toBe('')
+  })
+  test.each([
+    ['comma', 'name,age\nPia,adult'],
+    ['semicolon', 'name;age\r\nPia;adult\r\n'],
+    ['tab', 'name\tage\nPia\tadult'],
+    ['byte order mark', '\uFEFFname,age\nPia,adult'],
+    ['quotes', '"name","age"\n"Pia","adult"'],
+    ['empty lines', 'name,age\n\nPia,adult\n\n'],
+  ])('a roster with %s is looked at', async (_name, text) => {
+    expect((await server.api.post('/api/imports/roster').send({ text })).body).toMatchObject({
+      good: [{ name: 'Pia', age: 'adult' }],
+      bad: [],
+    })
+  })
+  it('a roster of 10 000 lines is answered', async () => {
+    const text = ['name', ...Array.from({ length: 10_000 }, (_, i) => `P${i}`)].join('\n')
+    expect((await server.api.post('/api/imports/roster').send({ text })).body.good).toHaveLength(400)
+  })
+  it('lines keep their numbers across quoted line breaks', async () => {
+    const { body } = await server.api.post('/api/imports/roster').send({ text: 'name,age\n"Pia\nMaria",adult\nOdo,ancient' })
+    expect(body.bad).toMatchObject([{ line: 4, column: 2 }])
+  })
+})
+
+describe('events', () => {
+  it('tell every page what changed, whichever server changed it', async () => {
+    const listening = server.app.listen(0, '127.0.0.1')
+    await new Promise((r) => listening.once('listening', r))
+    const { port } = listening.address() as AddressInfo
+    const heard = new Promise<string>((resolve, reject) => {
+      const req = get(`http://127.0.0.1:${port}/api/events`, (res) => {
+        res.setEncoding('utf8')
+        res.on('data', (d: string) => {
+          if (d.includes(': hello'))
+            void server.pool.query(`select pg_notify('imprenta', '{"kind":"workshop","id":"from-another-server"}')`)
+          if (d.includes('from-another-server')) {
+            resolve(d)
+            req.destroy()
+          }
+        })
+      })
+      req.on('error', (e) => e.message.includes('hang up') || reject(e))
+    })
+    expect(await heard).toContain('data: {"kind":"workshop","id":"from-another-server"}')
+    listening.closeAllConnections()
+    listening.close()
+  })
+})
+
+describe('the database', () => {
+  it('is brought up to date once, also by two starts at once', async () => {
+    const { pool, close } = await freshDatabase('twice')
+    expect(await Promise.all([migrate(pool, 'server/migrations'), migrate(pool, 'server/migrations')])).toEqual([[], []])
+    await close()
+  })
+  it('a transaction that fails leaves nothing', async () => {
+    const failing = inTransaction(server.pool, async (db) => {
+      await db.query(`insert into demo (made_for) values ('2001-01-01')`)
+      throw new Error('stop')
+    })
+    await expect(failing).rejects.toThrow('stop')
+    expect(await many(server.pool, `select 1 from demo where made_for = '2001-01-01'`)).toEqual([])
+    await expect(maybeOne(server.pool, 'select 1 union all select 2')).rejects.toThrow('at most one')
+  })
+})
+
+describe('a killed server', () => {
+  it('loses nothing that it has acknowledged', async () => {
+    const { pool, url, close } = await freshDatabase('killed')
+    const env = { ...process.env, DATABASE_URL: url, PORT: '0', IMPRENTA_NOW: '2026-05-15T15:00:00-04:00[America/New_York]' }
+    const child = spawn('node', ['--import', 'tsx', 'server/testing/serve.ts'], { env, stdio: ['ignore', 'pipe', 'inherit'] })
+    const address = await new Promise<string>((resolve) =>
+      child.stdout.on('data', (d: Buffer) => /http:\S+/.test(d.toString()) && resolve(/http:\S+/.exec(d.toString())![0])),
+    )
+    let acknowledged = 1
+    setTimeout(() => child.kill('SIGKILL'), 400)
+    for (let n = 1; n < 60; n++) {
+      try {
+        const body = JSON.stringify([command('moths-of-the-marsh', [{ path: 'group/helpers', before: n, after: n + 1 }])])
+        const res = await fetch(`${address}/api/commands`, { method: 'POST', headers: { 'content-type': 'application/json' }, body })
+        const { outcomes } = (await res.json()) as { outcomes: { status: string }[] }
+        if (outcomes[0]!.status === 'applied') acknowledged = n + 1
+      } catch {
+        break // killed in the middle: what was not acknowledged may or may not be there
+      }
+    }
+    const kept = await maybeOne<{ helpers: number }>(
+      pool,
+      `select (body -> 'group' ->> 'helpers')::int as helpers from workshop where id = 'moths-of-the-marsh'`,
+    )
+    expect(kept!.helpers).toBeGreaterThanOrEqual(acknowledged)
+    expect(kept!.helpers).toBeLessThanOrEqual(acknowledged + 1)
+    await close()
+  })
+})

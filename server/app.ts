@@ -1,0 +1,57 @@
+import compression from 'compression'
+import express, { type Express } from 'express'
+import helmet from 'helmet'
+import type { IncomingMessage } from 'node:http'
+import { join } from 'node:path'
+import type pg from 'pg'
+import type { Logger } from 'pino'
+import { pinoHttp } from 'pino-http'
+import type { Clock } from './clock'
+import { deskRoutes } from './desk/routes'
+import { answerErrors, notFound } from './errors'
+import type { Events } from './events/events'
+import { exportRoutes } from './exports/routes'
+import { importRoutes } from './imports/routes'
+
+export interface Parts {
+  pool: pg.Pool
+  clock: Clock
+  events: Events
+  log: Logger
+  /** The built pages; absent in tests of the API. */
+  pages?: string
+}
+
+const csp = {
+  useDefaults: false,
+  directives: {
+    'default-src': ["'self'"],
+    'script-src': ["'self'"],
+    'style-src': ["'self'", "'unsafe-inline'"],
+    'img-src': ["'self'", 'data:'],
+    'font-src': ["'self'"],
+    'connect-src': ["'self'"],
+    'object-src': ["'none'"],
+    'frame-ancestors': ["'self'"],
+    'base-uri': ["'self'"],
+  },
+}
+
+export function makeApp({ pool, clock, events, log, pages }: Parts): Express {
+  const app = express()
+  app.use(helmet({ contentSecurityPolicy: csp, strictTransportSecurity: false }))
+  app.use(pinoHttp({ logger: log, autoLogging: { ignore: (req: IncomingMessage) => req.url === '/healthz' } }))
+  app.get('/healthz', async (_req, res) => {
+    await pool.query('select 1')
+    res.json({ ok: true })
+  })
+  app.use('/api', events.routes())
+  app.use(compression())
+  app.use('/api', express.json({ limit: '2mb' }), deskRoutes(pool, clock), exportRoutes(pool, clock), importRoutes(), notFound)
+  if (pages) {
+    app.use(express.static(pages, { index: false, maxAge: '1y', immutable: true }))
+    app.get('/{*splat}', (_req, res) => res.sendFile(join(pages, 'index.html'), { maxAge: 0 }))
+  }
+  app.use(answerErrors)
+  return app
+}

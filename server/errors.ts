@@ -1,0 +1,37 @@
+import type { ErrorRequestHandler, RequestHandler } from 'express'
+import { BadInput } from '#core/reasons'
+
+/** Something that is not there. */
+export class NotFound extends Error {}
+
+export const notFound: RequestHandler = (req) => {
+  throw new NotFound(`Nothing lives at ${req.path.slice(0, 100)}.`)
+}
+
+/** The one error handler. Every error has one shape: what, path, remedy. */
+export const answerErrors: ErrorRequestHandler = (e: unknown, req, res, next) => {
+  if (res.headersSent) return next(e)
+  const { status, error } = explain(e)
+  if (status >= 500) req.log.error({ err: e }, 'request failed')
+  res.status(status).json({ error })
+}
+
+function explain(e: unknown): { status: number; error: { what: string; path: string; remedy: string } } {
+  if (e instanceof BadInput) return { status: 422, error: e.answer.error }
+  if (e instanceof NotFound) return { status: 404, error: { what: e.message, path: '(address)', remedy: 'Go back to Workshops.' } }
+  const type = (e as { type?: string }).type
+  if (type === 'entity.too.large')
+    return {
+      status: 413,
+      error: { what: 'That is more than 2 MB.', path: '(input)', remedy: 'Send less at a time; a roster of 400 people is far smaller.' },
+    }
+  if (type === 'entity.parse.failed')
+    return { status: 400, error: { what: 'That is not JSON.', path: '(input)', remedy: 'Send one JSON value.' } }
+  const status = (e as { status?: number }).status
+  if (status !== undefined && status >= 400 && status < 500)
+    return { status, error: { what: (e as Error).message, path: '(input)', remedy: 'Change the request.' } }
+  return {
+    status: 500,
+    error: { what: 'Something broke here.', path: '(server)', remedy: 'Nothing you typed is lost; try again in a moment.' },
+  }
+}

@@ -1,0 +1,50 @@
+import ical, { ICalCalendarMethod } from 'ical-generator'
+import { DateTime } from 'luxon'
+import { tzlib_get_ical_block } from 'timezones-ical-library'
+import type { House } from '#core/house'
+import { icsSummary, phrases } from '#core/phrases'
+import type { Plan } from '#core/plan'
+import { addMinutes, readInstant, type Zoned } from '#core/time'
+import type { Workshop } from '#core/workshop'
+
+const zoned = (at: Zoned) => {
+  const z = readInstant(at)
+  return DateTime.fromMillis(z.epochMilliseconds, { zone: z.timeZoneId })
+}
+
+/** Sessions as events and open errands as short events before them, with the VTIMEZONE of the house. */
+export function calendarOf(workshop: Workshop, house: House, plan: Plan): string {
+  const calendar = ical({
+    name: workshop.title,
+    method: ICalCalendarMethod.PUBLISH,
+    prodId: { company: 'Imprenta', product: 'Imprenta', language: 'EN' },
+  })
+  calendar.timezone({ name: house.timeZone, generator: (zone) => tzlib_get_ical_block(zone)[0] ?? null })
+  const say = phrases(house, plan.now)
+  for (const s of plan.sessions) {
+    const stages = plan.split.loads.find((l) => l.sessionId === s.id)?.stages.map((x) => x.name) ?? []
+    calendar.createEvent({
+      id: `${s.id}@imprenta`,
+      start: zoned(s.from),
+      end: zoned(s.to),
+      timezone: house.timeZone,
+      stamp: zoned(plan.now),
+      summary: icsSummary(workshop.title, s.number, plan.sessions.length),
+      location: [s.room, house.name].filter(Boolean).join(', '),
+      description: stages.join('\n'),
+    })
+  }
+  for (const e of plan.errands.filter((x) => x.state !== 'done' && x.code !== 'set-up')) {
+    const { title, body } = say.errand(e)
+    calendar.createEvent({
+      id: `${workshop.id}-${e.id}@imprenta`,
+      start: zoned(addMinutes(e.by, -15)),
+      end: zoned(e.by),
+      timezone: house.timeZone,
+      stamp: zoned(plan.now),
+      summary: `${title} (${workshop.title})`,
+      description: body,
+    })
+  }
+  return calendar.toString()
+}

@@ -1,0 +1,155 @@
+import ICAL from 'ical.js'
+import { afterAll, beforeAll, describe, expect, it, test } from 'vitest'
+import { demoWorkshops } from '#core/demo'
+import { readWorkshopFile } from '#core/exchange'
+import { command, startServer } from '../testing/start'
+import { canDraw, printedName, runsOf } from './ink'
+import { sheetsPdf } from './sheetPdf'
+import type { SheetText } from '#core/phrases'
+
+const id = 'moths-of-the-marsh'
+let server: Awaited<ReturnType<typeof startServer>>
+beforeAll(async () => {
+  server = await startServer('exports')
+})
+afterAll(() => server.stop())
+const get = (path: string, which = id) => server.api.get(`/api/workshops/${which}/${path}`)
+const bytes = (path: string, which = id) =>
+  get(path, which)
+    .buffer(true)
+    .parse((res, done) => {
+      const parts: Buffer[] = []
+      res.on('data', (p: Buffer) => parts.push(p))
+      res.on('end', () => done(null, Buffer.concat(parts)))
+    })
+    .then((r) => ({ status: r.status, type: r.headers['content-type'], body: r.body as Buffer }))
+
+describe('JSON', () => {
+  it('the workshop comes back as it went', async () => {
+    expect(readWorkshopFile((await get('workshop.json')).text)).toEqual(demoWorkshops('2026-05-15')[0])
+  })
+  it('the plan says its format, its figures and their reasons', async () => {
+    const plan = JSON.parse((await get('plan.json')).text)
+    expect(plan).toMatchObject({ format: 'imprenta-plan', version: 1, plan: { people: 18 } })
+    expect(plan.plan.figures.sheets.because.inputs.length).toBeGreaterThan(1)
+    expect(plan.said.decisions).toContain('18 adults')
+  })
+})
+
+describe('CSV', () => {
+  it('of the roster and the kit', async () => {
+    expect((await get('roster.csv')).text).toContain('Edda,adult')
+    const kit = (await get('kit.csv')).text
+    expect(kit).toContain('Decoupage glue')
+    expect(kit.split('\r\n').length).toBeGreaterThan(15)
+  })
+  it('cells that begin like a formula are made safe', async () => {
+    await server.api
+      .post('/api/commands')
+      .send([command(id, [{ path: `group/participants/${id}-p1/name`, before: 'Edda', after: '=HYPERLINK("x")' }])])
+    expect((await get('roster.csv')).text).toContain(`"'=HYPERLINK(""x"")",adult`)
+  })
+})
+
+describe('iCalendar, read back with another library', () => {
+  const read = async (which: string) => {
+    const calendar = new ICAL.Component(ICAL.parse((await get('sessions.ics', which)).text) as unknown[] as never)
+    for (const zone of calendar.getAllSubcomponents('vtimezone')) ICAL.TimezoneService.register(zone)
+    return {
+      zones: calendar.getAllSubcomponents('vtimezone').map((z) => z.getFirstPropertyValue('tzid')),
+      events: calendar.getAllSubcomponents('vevent').map((e) => new ICAL.Event(e)),
+    }
+  }
+  it('sessions stand at their instants, in the house’s own zone', async () => {
+    const { zones, events } = await read(id)
+    expect(zones).toEqual(['America/New_York'])
+    const at = (part: string) => events.find((e) => e.summary.includes(part))!
+    expect(at('class 1').startDate.toJSDate().toISOString()).toBe('2026-05-14T21:45:00.000Z')
+    expect(at('class 2').startDate.toJSDate().toISOString()).toBe('2026-05-16T14:00:00.000Z')
+    expect(at('class 2').endDate.toJSDate().toISOString()).toBe('2026-05-16T17:00:00.000Z')
+    expect(at('class 2').startDate.zone.tzid).toBe('America/New_York')
+  })
+  it('open errands end when they are due', async () => {
+    const { events } = await read('lighthouse-blocks')
+    expect(
+      events
+        .find((e) => e.summary.startsWith('Order'))!
+        .endDate.toJSDate()
+        .toISOString(),
+    ).toMatch(/^2026-05-2\d/)
+    expect(events.some((e) => e.summary.startsWith('Set up'))).toBe(false)
+  })
+})
+
+describe('take-home', () => {
+  it('PDF embeds its fonts, a page for each person', async () => {
+    const pdf = await bytes('take-home.pdf')
+    expect(pdf.type).toContain('application/pdf')
+    const text = pdf.body.toString('latin1')
+    expect(text.startsWith('%PDF')).toBe(true)
+    expect(text).toContain('/FontFile')
+    expect((text.match(/\/Type \/Page\b/g) ?? []).length).toBe(18)
+  })
+  test.each([
+    ['letter', '[0 0 612 792]'],
+    ['a4', '[0 0 595.28 841.89]'],
+  ])('on %s', async (paper, box) => {
+    const pdf = await bytes(`take-home.pdf?paper=${paper}&who=${id}-p2`)
+    expect(pdf.body.toString('latin1')).toContain(box)
+    expect((pdf.body.toString('latin1').match(/\/Type \/Page\b/g) ?? []).length).toBe(1)
+  })
+  test.each(['wording=shouted', 'paper=a3', 'black=maybe'])('%s is bad input', async (query) => {
+    const answer = await get(`take-home.pdf?${query}`)
+    expect(answer.status).toBe(422)
+    expect(answer.body.error.path).toBe(query.split('=')[0])
+  })
+  it('somebody who is not there', async () => expect((await get('take-home.pdf?who=nobody')).status).toBe(404))
+  it('Markdown has everybody', async () => {
+    const { text } = await get('take-home.md', 'lighthouse-blocks')
+    for (const name of ['Pia', 'Odo', 'Jory']) expect(text).toContain(`# ${name}\n`)
+  })
+})
+
+describe('letters', () => {
+  test.each([
+    ['Edda', ['head']],
+    ['Zoë', ['head']],
+    ['Łucja', ['head-ext', 'head']],
+    ['Жанна', ['cyrillic']],
+    ['Ωmega', ['greek', 'head']],
+    ['שרה', ['hebrew']],
+    ['ليلى', ['arabic']],
+  ])('%s is drawn', (name, faces) => {
+    expect(canDraw(name)).toBe(true)
+    expect(runsOf(name, 'head')!.map((r) => r.face)).toEqual(expect.arrayContaining(faces))
+    expect(
+      runsOf(name, 'head')!
+        .map((r) => r.text)
+        .join(''),
+    ).toBe(name.normalize('NFC'))
+  })
+  it('what no font has prints as the seat', async () => {
+    expect([printedName('山田', 'B3'), printedName('Zoë', 'B3')]).toEqual(['Seat B3', 'Zoë'])
+    const text: SheetText = {
+      who: '山田',
+      what: 'x',
+      house: 'h',
+      workshop: '山',
+      date: '',
+      headline: 'Finished',
+      when: 'Done',
+      never: '',
+      why: '',
+      mark: null,
+      chain: [],
+      steps: [],
+      bag: [],
+      faults: [],
+      cautions: [],
+      care: '',
+      ask: '',
+    }
+    const pdf = await sheetsPdf([{ text, seat: 'B3' }], { paper: 'a4', wording: 'few', black: true }, 't')
+    expect(pdf.subarray(0, 4).toString()).toBe('%PDF')
+  })
+})

@@ -1,0 +1,333 @@
+<script setup lang="ts">
+import { mdiChevronDown, mdiRedo, mdiThemeLightDark, mdiUndo } from '@mdi/js'
+import { computed, onMounted, ref, watch } from 'vue'
+import { useRoute, useRouter } from 'vue-router'
+import { useTheme } from 'vuetify'
+import { pieceStates, type PieceState } from '#core/recipe'
+import ControlStrip from './ControlStrip.vue'
+import KeySheet from './KeySheet.vue'
+import { useDesk } from './desk'
+import { bindKeys } from './keys'
+
+const desk = useDesk()
+const route = useRoute()
+const router = useRouter()
+const theme = useTheme()
+const keys = ref(false)
+const name = ref('')
+
+const id = computed(() => (typeof route.params['id'] === 'string' ? route.params['id'] : undefined))
+const workshop = computed(() => (id.value ? desk.workshop(id.value) : undefined))
+const house = computed(() => desk.house(workshop.value?.houseId ?? String(route.params['house'] ?? '')) ?? undefined)
+const plan = computed(() => (id.value ? desk.plan(id.value) : undefined))
+const places = computed(() =>
+  workshop.value
+    ? [
+        { name: 'Bench', to: `/w/${id.value}/bench/kit`, on: route.name === 'bench' },
+        { name: 'Sessions', to: `/w/${id.value}/sessions`, on: route.name === 'sessions' },
+        { name: 'Take-home', to: `/w/${id.value}/take-home`, on: route.name === 'take-home' },
+        { name: 'Workshops', to: '/', on: false },
+      ]
+    : [
+        { name: 'Workshops', to: '/', on: route.name === 'workshops' },
+        ...desk.houseList.map((h) => ({
+          name: desk.houseList.length > 1 ? h.name.split(' ')[0]! : 'House',
+          to: `/house/${h.id}`,
+          on: route.name === 'house' && route.params['house'] === h.id,
+        })),
+      ],
+)
+
+const counts = computed(() => {
+  const all = Object.fromEntries(pieceStates.map((s) => [s, 0])) as Record<PieceState, number>
+  const open = workshop.value ? [workshop.value] : desk.workshops.filter((w) => !w.archivedAt)
+  for (const w of open) {
+    for (const p of w.pieces) all[p.state]++
+    all['to-print'] += Math.max(0, w.group.participants.length - w.pieces.length)
+  }
+  return all
+})
+
+function dark(on: boolean) {
+  theme.change(on ? 'proofDark' : 'proof')
+  document.documentElement.dataset['theme'] = on ? 'dark' : 'light'
+  localStorage.setItem('imprenta.dark', on ? '1' : '0')
+}
+const toggleDark = () => dark(document.documentElement.dataset['theme'] !== 'dark')
+
+onMounted(() => {
+  const kept = localStorage.getItem('imprenta.dark')
+  dark(kept === null ? matchMedia('(prefers-color-scheme: dark)').matches : kept === '1')
+  void desk.start()
+  bindKeys({ undo: desk.undo, redo: desk.redo, sheet: () => (keys.value = true), go: (to) => void router.push(to), id: () => id.value })
+})
+watch([() => workshop.value?.title, () => route.name], ([title]) => (document.title = title ? `${title}, Imprenta` : 'Imprenta'), {
+  immediate: true,
+})
+const showValue = (v: unknown) => (v === null ? 'gone' : typeof v === 'object' ? 'changed' : String(v))
+</script>
+<template>
+  <v-app>
+    <a class="skip" href="#main">To the work</a>
+    <header class="slug no-print">
+      <router-link to="/" class="brand" aria-label="Imprenta, workshops">
+        <svg width="32" height="32" viewBox="0 0 32 32" aria-hidden="true">
+          <circle cx="16" cy="16" r="10" fill="var(--stock)" stroke="var(--text)" stroke-width="2.2" />
+          <path d="M16 6a10 10 0 0 1 10 10H16z" fill="var(--ink)" />
+          <path d="M16 0v32M0 16h32" stroke="var(--text)" stroke-width="2" />
+          <circle cx="12" cy="20" r="1.3" fill="var(--ink)" />
+          <circle cx="12" cy="23.5" r="1.3" fill="var(--ink)" />
+          <circle cx="9" cy="19" r="1.1" fill="var(--ink)" />
+        </svg>
+        <span class="word">Imprenta</span>
+      </router-link>
+      <div class="job">
+        <v-menu v-if="workshop">
+          <template #activator="{ props: p }"
+            ><button type="button" class="plain title" v-bind="p" :title="workshop.title">
+              <span>{{ workshop.title }}</span><v-icon :icon="mdiChevronDown" size="20" /></button
+          ></template>
+          <v-list
+            ><v-list-item
+              v-for="w in desk.workshops.filter((x) => !x.archivedAt)"
+              :key="w.id"
+              :title="w.title"
+              :to="`/w/${w.id}/bench/kit`"
+          /></v-list>
+        </v-menu>
+        <strong v-else-if="house">{{ house.name }}</strong>
+        <strong v-else>Both houses</strong>
+        <div class="small two line">{{ workshop ? house?.name : desk.actor ? `${desk.actor}, this device` : 'this device' }}</div>
+      </div>
+      <nav aria-label="Places">
+        <router-link
+          v-for="p in places"
+          :key="p.name"
+          :to="p.to"
+          class="place"
+          :class="{ on: p.on }"
+          :aria-current="p.on ? 'page' : undefined"
+          >{{ p.name }}</router-link
+        >
+      </nav>
+      <div class="tools">
+        <button type="button" class="plain tool" :disabled="!desk.done.length" :title="desk.done.at(-1)?.label" @click="desk.undo()">
+          <v-icon :icon="mdiUndo" size="20" /> Undo<span class="sr">{{ desk.done.at(-1)?.label }}</span>
+        </button>
+        <button v-if="desk.undone.length" type="button" class="plain tool" :title="desk.undone.at(-1)?.label" @click="desk.redo()">
+          <v-icon :icon="mdiRedo" size="20" /> Redo
+        </button>
+        <button type="button" class="plain tool" aria-label="Light or dark" @click="toggleDark">
+          <v-icon :icon="mdiThemeLightDark" size="20" />
+        </button>
+        <button type="button" class="plain tool key" aria-label="All keys" @click="keys = true">?</button>
+      </div>
+    </header>
+    <section v-if="desk.conflicts.length" class="news" role="alert">
+      <div v-for="c in desk.conflicts" :key="c.command.id">
+        <strong>Changed by somebody else.</strong>
+        <span v-for="x in c.clashes" :key="x.path">
+          {{ x.path.split('/').at(-1) }}: yours <s>{{ showValue(x.yours) }}</s>, theirs <b>{{ showValue(x.stored) }}</b>.</span
+        >
+        Theirs stands for now; yours is kept.
+        <v-btn @click="desk.resolveConflict(c, false)">Keep theirs</v-btn>
+        <v-btn @click="desk.resolveConflict(c, true)">Put back mine</v-btn>
+      </div>
+    </section>
+    <section v-if="desk.refusal" class="news" role="alert">
+      <strong>{{ desk.refusal.what }}</strong> ({{ desk.refusal.path }}) {{ desk.refusal.remedy }}
+      <v-btn @click="desk.refusal = undefined">Understood</v-btn>
+    </section>
+    <div id="main" tabindex="-1" class="main">
+      <router-view v-if="desk.ready" />
+      <main v-else-if="desk.failed" class="wait">
+        <h2>The server does not answer</h2>
+        <p class="two">What you typed is kept in this browser and goes by itself when it is back.</p>
+        <v-btn @click="desk.load()">Try again</v-btn>
+      </main>
+      <main v-else class="wait" aria-busy="true">
+        <h2 class="sr">Looking in the cupboard</h2>
+        <i v-for="n in 5" :key="n" class="ghost" />
+      </main>
+    </div>
+    <ControlStrip v-if="desk.ready" :counts="counts" :words="plan?.recipe.words ?? {}" :house="house ?? desk.houseList[0]" />
+    <KeySheet v-model="keys" />
+    <v-dialog :model-value="desk.ready && !desk.actor" max-width="420" persistent>
+      <form class="ask" @submit.prevent="desk.callMe(name.trim() || 'This device')">
+        <h2>What may this device call you?</h2>
+        <p class="two small">A first name is enough. It stands beside what you change, nowhere else.</p>
+        <v-text-field v-model="name" aria-label="First name" maxlength="40" autofocus />
+        <v-btn type="submit" color="primary" variant="flat">Go on</v-btn>
+      </form>
+    </v-dialog>
+  </v-app>
+</template>
+<style scoped>
+.skip {
+  position: absolute;
+  left: -999px;
+}
+.skip:focus {
+  left: 20px;
+  top: 8px;
+  z-index: 20;
+  background: var(--stock);
+  padding: 8px;
+}
+.slug {
+  display: flex;
+  align-items: center;
+  height: 56px;
+  padding: 0 20px;
+  gap: 16px;
+  flex: none;
+}
+.brand {
+  display: flex;
+  align-items: center;
+  gap: 10px;
+  text-decoration: none;
+  color: var(--text);
+}
+.word {
+  font: 780 21px var(--f-head);
+}
+.job {
+  border-left: 1px solid var(--edge);
+  padding-left: 18px;
+  min-width: 0;
+  flex: 0 1 300px;
+  line-height: 1.15;
+}
+.title {
+  display: flex;
+  align-items: center;
+  gap: 4px;
+  font-weight: 700;
+  max-width: 100%;
+}
+.title span {
+  overflow: hidden;
+  text-overflow: ellipsis;
+  white-space: nowrap;
+}
+.line {
+  overflow: hidden;
+  text-overflow: ellipsis;
+  white-space: nowrap;
+}
+nav {
+  display: flex;
+  gap: 24px;
+  margin-left: auto;
+  height: 100%;
+}
+.place {
+  color: var(--text);
+  text-decoration: none;
+  font-weight: 600;
+  display: grid;
+  align-items: center;
+  border-bottom: 5px solid transparent;
+  border-top: 5px solid transparent;
+}
+.on {
+  color: var(--ink);
+  border-bottom-color: var(--ink);
+}
+.place:hover {
+  border-bottom-color: var(--edge);
+}
+.tools {
+  display: flex;
+  gap: 4px;
+  align-items: center;
+}
+.tool {
+  display: flex;
+  gap: 5px;
+  align-items: center;
+  min-height: 44px;
+  min-width: 44px;
+  padding: 0 8px;
+  justify-content: center;
+  font-weight: 600;
+}
+.tool:disabled {
+  color: var(--text-2);
+  cursor: default;
+}
+.tool:hover:not(:disabled) {
+  background: var(--wash);
+}
+.tool:focus-visible,
+.title:focus-visible {
+  outline: 3px solid var(--ink);
+  outline-offset: 2px;
+}
+.key {
+  font-family: var(--f-code);
+}
+.main {
+  flex: 1;
+  display: flex;
+  flex-direction: column;
+  outline: none !important;
+  padding-bottom: 60px;
+}
+.news {
+  background: var(--watch-wash);
+  padding: 8px 20px;
+  border-bottom: 2px solid var(--watch);
+}
+.wait {
+  padding: 24px 20px;
+  display: grid;
+  gap: 14px;
+  justify-items: start;
+}
+.ghost {
+  height: 22px;
+  width: min(520px, 80%);
+  background: var(--board);
+}
+.ask {
+  background: var(--stock);
+  border: 1.5px solid var(--text);
+  box-shadow: 6px 6px 0 0 var(--night);
+  padding: 24px;
+  display: grid;
+  gap: 12px;
+  justify-items: start;
+}
+.ask .v-input {
+  width: 100%;
+}
+@media (max-width: 760px) {
+  .slug {
+    padding: 0 12px;
+    gap: 8px;
+    flex-wrap: wrap;
+    height: auto;
+    min-height: 56px;
+  }
+  .word {
+    display: none;
+  }
+  .job {
+    flex: 1;
+  }
+  nav {
+    order: 5;
+    width: 100%;
+    height: 40px;
+    gap: 14px;
+    overflow-x: auto;
+    margin: 0;
+  }
+  .tools .tool {
+    min-width: 36px;
+    padding: 0 4px;
+  }
+}
+</style>

@@ -1,0 +1,125 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { pieceStates, type PieceState, type Recipe } from '#core/recipe'
+import { sayShortDay, sayClock, inZone } from '#core/time'
+import { clockOf, type House } from '#core/house'
+import { stateWord } from '#core/phrases'
+import PieceToken from '../ui/PieceToken.vue'
+import { useDesk } from './desk'
+
+/** The ramp with live counts at the foot of every view, and whether everything is saved. */
+const props = defineProps<{ counts: Record<PieceState, number>; words: Recipe['words']; house: House | undefined }>()
+const desk = useDesk()
+const status = computed(() => {
+  if (desk.offline) return `Offline, ${desk.pending.length} ${desk.pending.length === 1 ? 'change waits' : 'changes wait'} here`
+  if (desk.pending.length) return 'saving'
+  const h = props.house
+  if (!h) return 'all saved'
+  const now = inZone(desk.now, h.timeZone)
+  return `${sayShortDay(now)}, ${sayClock(now, clockOf(h))}, all saved`
+})
+</script>
+<template>
+  <footer class="strip no-print">
+    <div class="ramp" aria-hidden="true"><i v-for="s in pieceStates" :key="s" :class="s" /></div>
+    <ul aria-label="Pieces by state">
+      <li v-for="s in pieceStates" :key="s" :class="{ none: counts[s] === 0 }">
+        <PieceToken :state="s" :size="24" /> {{ stateWord(s, words) }} <strong>{{ counts[s] }}</strong>
+      </li>
+    </ul>
+    <output class="status" :class="{ off: desk.offline }" aria-live="polite">{{ status }}</output>
+  </footer>
+</template>
+<style scoped>
+.strip {
+  position: fixed;
+  left: 0;
+  right: 0;
+  bottom: 0;
+  z-index: 5;
+  background: var(--board);
+  min-height: 52px;
+  padding: 8px 20px 6px;
+  display: flex;
+  align-items: center;
+  gap: 16px;
+}
+.ramp {
+  position: absolute;
+  top: 0;
+  left: 20px;
+  right: 30%;
+  height: 7px;
+  display: flex;
+}
+.ramp i {
+  --r: 1px;
+  flex: 1;
+  background:
+    radial-gradient(circle, var(--ink) var(--r), transparent calc(var(--r) + 0.6px)) 0 0 / 6px 6px,
+    radial-gradient(circle, var(--ink) var(--r), transparent calc(var(--r) + 0.6px)) 3px 3px / 6px 6px;
+}
+.ramp .to-print {
+  background: none;
+  border-bottom: 2px dashed var(--ink);
+}
+.ramp .printed {
+  --r: 0.6px;
+}
+.ramp .cured {
+  --r: 1.5px;
+}
+.ramp .rub-1 {
+  --r: 2px;
+}
+.ramp .rub-2 {
+  --r: 2.6px;
+}
+.ramp .sealed {
+  background: var(--ink);
+}
+ul {
+  list-style: none;
+  display: flex;
+  flex-wrap: wrap;
+  gap: 2px 18px;
+  padding: 0;
+  margin: 0;
+  flex: 1;
+}
+li {
+  display: flex;
+  align-items: center;
+  gap: 7px;
+}
+.none {
+  color: var(--text-2);
+}
+.status {
+  font: 14px var(--f-code);
+  color: var(--text-2);
+}
+.off {
+  color: var(--watch);
+  font-weight: 700;
+}
+@media (max-width: 760px) {
+  li.none {
+    display: none;
+  }
+  li {
+    font-size: 14px;
+    white-space: nowrap;
+  }
+  ul {
+    gap: 2px 10px;
+  }
+  .strip {
+    padding: 8px 10px 6px;
+    gap: 8px;
+  }
+  .status {
+    font-size: 12px;
+  }
+}
+</style>

@@ -1,0 +1,15 @@
+<template>
+  <main class="lost">
+    <h1>Nothing is printed here</h1>
+    <p class="two">This address leads nowhere, or the workshop is gone.</p>
+    <v-btn to="/" color="primary" variant="flat">To the workshops</v-btn>
+  </main>
+</template>
+<style scoped>
+.lost {
+  padding: 48px 20px;
+  display: grid;
+  gap: 12px;
+  justify-items: start;
+}
+</style>

@@ -1,0 +1,52 @@
+import type { House } from '#core/house'
+import type { Clash, Command, Workshop } from '#core/workshop'
+
+export interface Stored<T> {
+  version: number
+  body: T
+}
+export interface Desk {
+  now: string
+  houses: Stored<House>[]
+  workshops: Stored<Workshop>[]
+}
+export type Outcome =
+  | { id: string; status: 'applied'; version: number }
+  | { id: string; status: 'conflict'; version: number; clashes: Clash[] }
+  | { id: string; status: 'refused'; error: Problem }
+
+export interface Problem {
+  what: string
+  path: string
+  remedy: string
+}
+
+/** An answer of the server that says what is wrong. */
+export class Refused extends Error {
+  constructor(readonly problem: Problem) {
+    super(problem.what)
+  }
+}
+
+async function ask<T>(path: string, init?: RequestInit): Promise<T> {
+  const res = await fetch(`/api${path}`, init)
+  const body: unknown = await res.json()
+  if (res.ok) return body as T
+  throw new Refused((body as { error: Problem }).error)
+}
+
+const post = (body: unknown): RequestInit => ({
+  method: 'POST',
+  headers: { 'content-type': 'application/json' },
+  body: JSON.stringify(body),
+})
+
+export const api = {
+  desk: () => ask<Desk>('/desk'),
+  workshop: (id: string) => ask<Stored<Workshop>>(`/workshops/${id}`),
+  house: (id: string) => ask<Stored<House>>(`/houses/${id}`),
+  send: (commands: Command[]) => ask<{ outcomes: Outcome[] }>('/commands', post(commands)),
+  lookAtRoster: <T>(text: string, answers: Record<number, string>) => ask<T>('/imports/roster', post({ text, answers })),
+  lookAtWorkshop: (text: string) => ask<{ workshop: Workshop }>('/imports/workshop', post({ text })),
+  eraseNames: (id: string) => ask<{ erased: boolean }>(`/workshops/${id}/erase-names`, post({})),
+}

@@ -1,0 +1,45 @@
+import { tinykeys } from 'tinykeys'
+
+const setting = 'imprenta.keys'
+export const singleLetters = (): boolean => localStorage.getItem(setting) !== '0'
+export const setSingleLetters = (on: boolean): void => localStorage.setItem(setting, on ? '1' : '0')
+
+const typing = (e: KeyboardEvent) =>
+  e.target instanceof HTMLElement && (e.target.isContentEditable || /^(INPUT|TEXTAREA|SELECT)$/.test(e.target.tagName))
+const decisions = ['group', 'piece', 'method', 'pictures', 'kit', 'sessions', 'room', 'takehome']
+
+interface Deeds {
+  undo: () => void
+  redo: () => void
+  sheet: () => void
+  go: (to: string) => void
+  id: () => string | undefined
+}
+
+/** The keyboard map. Single letters are off while typing, and can be switched off. `people` and `print` keys reach the page
+ *  that is open as the events `imprenta:people` and `imprenta:print`. */
+export function bindKeys({ undo, redo, sheet, go, id }: Deeds): void {
+  const free = (deed: () => void) => (e: KeyboardEvent) => {
+    if (typing(e) || !singleLetters() || e.ctrlKey || e.metaKey || e.altKey) return
+    e.preventDefault()
+    deed()
+  }
+  const inWorkshop = (place: string) => free(() => id() && go(`/w/${id()}/${place}`))
+  const people = (by: number) => free(() => window.dispatchEvent(new CustomEvent('imprenta:people', { detail: by })))
+  tinykeys(window, {
+    z: free(undo),
+    'Shift+Z': free(redo),
+    'Shift+?': free(sheet),
+    '?': free(sheet),
+    'g b': inWorkshop('bench/kit'),
+    'g s': inWorkshop('sessions'),
+    'g t': inWorkshop('take-home'),
+    'g w': free(() => go('/')),
+    p: free(() => window.dispatchEvent(new CustomEvent('imprenta:print'))),
+    '+': people(1),
+    'Shift++': people(1),
+    '=': people(1),
+    '-': people(-1),
+    ...Object.fromEntries(decisions.map((d, i) => [String(i + 1), inWorkshop(`bench/${d}`)])),
+  })
+}

@@ -1,0 +1,15 @@
+import { createRouter, createWebHistory } from 'vue-router'
+
+/** Routes are lazy: each page is fetched when it is first opened. */
+export const router = createRouter({
+  history: createWebHistory(),
+  routes: [
+    { path: '/', name: 'workshops', component: () => import('../workshops/WorkshopsPage.vue') },
+    { path: '/w/:id', redirect: (to) => ({ name: 'bench', params: { id: to.params['id']!, panel: 'kit' } }) },
+    { path: '/w/:id/bench/:panel', name: 'bench', component: () => import('../bench/BenchPage.vue') },
+    { path: '/w/:id/sessions', name: 'sessions', component: () => import('../sessions/SessionsPage.vue') },
+    { path: '/w/:id/take-home', name: 'take-home', component: () => import('../takehome/TakeHomePage.vue') },
+    { path: '/house/:house', name: 'house', component: () => import('../house/HousePage.vue') },
+    { path: '/:rest(.*)*', name: 'lost', component: () => import('./LostPage.vue') },
+  ],
+})

@@ -1,0 +1,113 @@
+<script setup lang="ts">
+import { computed, defineAsyncComponent, onBeforeUnmount, onMounted, ref } from 'vue'
+import { useRoute, useRouter } from 'vue-router'
+import { decisionIds, type DecisionId, type Remedy } from '#core/plan'
+import LostPage from '../app/LostPage.vue'
+import TrimSheet from '../ui/TrimSheet.vue'
+import DecisionChain from './DecisionChain.vue'
+import WhatItMeans from './WhatItMeans.vue'
+import { useBench } from './useBench'
+
+const route = useRoute()
+const router = useRouter()
+const id = computed(() => String(route.params['id']))
+const panel = computed<DecisionId>(() => decisionIds.find((d) => d === route.params['panel']) ?? 'kit')
+const bench = useBench(id)
+const { workshop, house, plan, say, since } = bench
+const question = ref<ReturnType<typeof bench.people>>()
+
+const panels = {
+  group: defineAsyncComponent(() => import('./panels/GroupPanel.vue')),
+  piece: defineAsyncComponent(() => import('./panels/PiecePanel.vue')),
+  method: defineAsyncComponent(() => import('./panels/MethodPanel.vue')),
+  pictures: defineAsyncComponent(() => import('./panels/PicturesPanel.vue')),
+  kit: defineAsyncComponent(() => import('./panels/KitPanel.vue')),
+  sessions: defineAsyncComponent(() => import('./panels/SessionsPanel.vue')),
+  room: defineAsyncComponent(() => import('./panels/RoomPanel.vue')),
+  takehome: defineAsyncComponent(() => import('./panels/TakeHomePanel.vue')),
+}
+
+const setPeople = (n: number) => (question.value = bench.people(n))
+function removeAnyway() {
+  const q = question.value!
+  bench.act('headcount', `${q.names.join(', ')} went`, q.changes, q.guards)
+  question.value = undefined
+}
+function take(r: Remedy) {
+  if (r.link === 'house') void router.push(`/house/${workshop.value!.houseId}`)
+  else bench.act('way-out', say.value!.remedy(r).toLowerCase(), r.changes)
+}
+const byKey = (e: Event) => setPeople(Math.min(400, Math.max(0, plan.value!.people + (e as CustomEvent<number>).detail)))
+onMounted(() => window.addEventListener('imprenta:people', byKey))
+onBeforeUnmount(() => window.removeEventListener('imprenta:people', byKey))
+</script>
+<template>
+  <LostPage v-if="!workshop || !house || !plan || !say" />
+  <main v-else class="bench">
+    <DecisionChain
+      :id="id"
+      :plan="plan"
+      :say="say"
+      :chosen="panel"
+      :changed="since ? [...since.by.keys()] : []"
+      :drawing="workshop.drawing"
+      class="chain"
+    />
+    <TrimSheet class="work"><component :is="panels[panel]" :bench="bench" @people="setPeople" @take="take" /></TrimSheet>
+    <WhatItMeans :plan="plan" :say="say" :since="since" :effect="bench.effect" class="means" @take="take" />
+    <v-dialog :model-value="!!question" max-width="440" @update:model-value="question = undefined">
+      <div v-if="question" class="ask">
+        <h2>{{ question.names.join(', ') }} would go</h2>
+        <p>Everybody without a name has gone already. Their name and piece go too; Undo brings them back.</p>
+        <div class="row">
+          <v-btn autofocus @click="question = undefined">Keep them</v-btn
+          ><v-btn color="error" variant="flat" @click="removeAnyway">Take them out</v-btn>
+        </div>
+      </div>
+    </v-dialog>
+  </main>
+</template>
+<style scoped>
+.bench {
+  display: grid;
+  grid-template-columns: 288px minmax(0, 630px) minmax(280px, 320px);
+  gap: 0 26px;
+  padding: 16px 20px 30px 0;
+  align-items: start;
+  justify-content: center;
+}
+.work {
+  min-height: 600px;
+}
+.ask {
+  background: var(--stock);
+  border: 1.5px solid var(--text);
+  box-shadow: 6px 6px 0 0 var(--night);
+  padding: 24px;
+  display: grid;
+  gap: 12px;
+}
+.row {
+  display: flex;
+  gap: 8px;
+}
+@media (max-width: 1100px) {
+  .bench {
+    grid-template-columns: 240px minmax(0, 1fr);
+  }
+  .means {
+    grid-column: 1 / -1;
+    padding-left: 20px;
+  }
+}
+@media (max-width: 760px) {
+  .bench {
+    grid-template-columns: minmax(0, 1fr);
+    padding: 0;
+    gap: 0;
+  }
+  .means {
+    padding: 16px 20px;
+  }
+}
+</style>

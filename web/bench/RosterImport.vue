@@ -1,0 +1,159 @@
+<script setup lang="ts">
+import { uuidv7 } from 'uuidv7'
+import { computed, ref } from 'vue'
+import { ageName } from '#core/phrases'
+import type { Heading, RosterPreview } from '#core/roster'
+import { nextSeat, type Change } from '#core/workshop'
+import { api, Refused, type Problem } from '../app/api'
+import type { Bench } from './useBench'
+
+/** A roster file: looked at first, odd headings asked about, bad lines named; one press brings all good lines in. */
+const props = defineProps<{ bench: Bench }>()
+const open = ref(false)
+const text = ref('')
+const answers = ref<Record<number, Heading>>({})
+const preview = ref<RosterPreview>()
+const problem = ref<Problem>()
+const headings: { id: Heading; name: string }[] = [
+  { id: 'name', name: 'first name' },
+  { id: 'age', name: 'age band' },
+  { id: 'years', name: 'age in years (kept as a band)' },
+  { id: 'leave', name: 'leave it out' },
+]
+const asked = computed(() => (preview.value?.questions.length ?? 0) > 0)
+
+async function look() {
+  problem.value = undefined
+  try {
+    preview.value = await api.lookAtRoster<RosterPreview>(text.value, answers.value)
+  } catch (e) {
+    preview.value = undefined
+    problem.value =
+      e instanceof Refused
+        ? e.problem
+        : { what: 'The server does not answer.', path: '(server)', remedy: 'Your text stays here; try again.' }
+  }
+}
+async function choose(e: Event) {
+  const file = (e.target as HTMLInputElement).files?.[0]
+  if (!file) return
+  text.value = await file.text()
+  answers.value = {}
+  await look()
+}
+const settle = (column: number, h: Heading) => {
+  answers.value = { ...answers.value, [column]: h }
+  void look()
+}
+/** Names fill the unnamed seats first; who is left over gets a seat of their own. */
+function bringIn() {
+  const people = props.bench.workshop.value!.group.participants
+  const free = people.filter((p) => p.name === null).sort((a, b) => a.seat - b.seat)
+  const first = nextSeat(people)
+  const changes = preview.value!.good.flatMap((g, i): Change[] => {
+    const seat = free[i]
+    if (!seat) {
+      const p = { id: uuidv7(), seat: first + i - free.length, name: g.name, age: g.age, misses: [] }
+      return [{ path: `group/participants/${p.id}`, before: null, after: p }]
+    }
+    return [
+      { path: `group/participants/${seat.id}/name`, before: seat.name, after: g.name },
+      { path: `group/participants/${seat.id}/age`, before: seat.age, after: g.age },
+    ]
+  })
+  props.bench.act('roster', `${preview.value!.good.length} people came in from a file`, changes, [
+    { path: 'group/participants', count: people.length },
+  ])
+  open.value = false
+  preview.value = undefined
+  text.value = ''
+}
+</script>
+<template>
+  <v-btn @click="open = true">Bring in a roster</v-btn>
+  <v-dialog v-model="open" max-width="640" scrollable>
+    <div class="sheet">
+      <h2>A roster</h2>
+      <p class="small two">
+        Comma, semicolon or tab; a heading line, then a person a line. First names and age bands are all that is kept.
+      </p>
+      <input type="file" accept=".csv,.txt,.tsv,text/csv" aria-label="Roster file" @change="choose" />
+      <label class="label" for="roster-text">or paste it</label>
+      <textarea id="roster-text" v-model="text" rows="5" class="code" placeholder="name,age" />
+      <v-btn :disabled="!text.trim()" @click="look">Look at it</v-btn>
+      <div v-if="problem" role="alert" class="bad">
+        <b>{{ problem.what }}</b><br />{{ problem.path }}. {{ problem.remedy }}
+      </div>
+      <template v-if="preview">
+        <div v-for="q in preview.questions" :key="q.column" class="ask">
+          <b>What is “{{ q.heading }}”?</b> <span class="code">{{ q.example }}</span>
+          <div class="row">
+            <v-btn v-for="h in headings" :key="h.id" :class="{ likely: q.guess === h.id }" @click="settle(q.column, h.id)">{{
+              h.name
+            }}</v-btn>
+          </div>
+        </div>
+        <div v-if="preview.bad.length" class="bad" role="alert">
+          <b>{{ preview.bad.length }} {{ preview.bad.length === 1 ? 'line' : 'lines' }} cannot come in.</b> The others can.
+          <p v-for="b in preview.bad.slice(0, 6)" :key="b.line" class="small">
+            <span class="code">{{ b.line }}, column {{ b.column }}: {{ b.text.slice(0, 60) }}</span
+            ><br />{{ b.what }} {{ b.remedy }}
+          </p>
+          <p v-if="preview.bad.length > 6" class="small">and {{ preview.bad.length - 6 }} more</p>
+        </div>
+        <p v-if="!asked">
+          <b>{{ preview.good.length }} good {{ preview.good.length === 1 ? 'line waits' : 'lines wait' }}:</b>
+          <span class="two"
+            >{{
+              preview.good
+                .slice(0, 8)
+                .map((g) => `${g.name ?? 'no name'}, ${ageName(g.age)}`)
+                .join(' · ')
+            }}{{ preview.good.length > 8 ? ' …' : '' }}</span
+          >
+        </p>
+      </template>
+      <div class="row">
+        <v-btn @click="open = false">Not now</v-btn
+        ><v-btn color="primary" variant="flat" :disabled="!preview || asked || !preview.good.length" @click="bringIn"
+          >Bring {{ preview && !asked ? preview.good.length : '' }} in</v-btn
+        >
+      </div>
+    </div>
+  </v-dialog>
+</template>
+<style scoped>
+.sheet {
+  background: var(--stock);
+  border: 1.5px solid var(--text);
+  box-shadow: 6px 6px 0 0 var(--night);
+  padding: 24px;
+  display: grid;
+  gap: 10px;
+  overflow-y: auto;
+}
+textarea {
+  border: 1.5px solid var(--edge);
+  border-radius: 6px;
+  padding: 8px;
+  background: var(--paper);
+  color: var(--text);
+}
+.bad {
+  border-left: 5px solid var(--stop);
+  padding-left: 10px;
+}
+.ask {
+  background: var(--watch-wash);
+  padding: 8px 10px;
+}
+.row {
+  display: flex;
+  gap: 8px;
+  flex-wrap: wrap;
+  margin-top: 6px;
+}
+.likely {
+  border-color: var(--ink) !important;
+}
+</style>

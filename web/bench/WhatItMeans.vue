@@ -1,0 +1,171 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { cautions } from '#core/recipe'
+import type { Difference, Plan, Remedy } from '#core/plan'
+import type { Phrases } from '#core/phrases'
+import BecauseFigure from '../ui/BecauseFigure.vue'
+import FindingCard from '../ui/FindingCard.vue'
+import SourceMark from '../ui/SourceMark.vue'
+
+/** What the plan means: cost, sheets, first possible rub, time in class, what to look at, where the hands are. */
+const props = defineProps<{
+  plan: Plan
+  say: Phrases
+  since: { label: string; by: Map<string, Difference> } | undefined
+  effect: (r: Remedy) => string
+}>()
+defineEmits<{ take: [Remedy] }>()
+const change = (k: string) => props.since?.by.get(k)
+const f = computed(() => props.plan.figures)
+const loads = computed(() => props.plan.split.loads.map((l) => ({ ...l, session: props.plan.sessions.find((s) => s.id === l.sessionId)! })))
+const hands = computed(() => {
+  const inClass = props.plan.stages.filter((s) => props.plan.split.split[s.id] !== 'home')
+  return [...new Set(inClass.flatMap((s) => s.cautions))].map((c) => cautions[c])
+})
+const looks = computed(() => props.plan.findings)
+</script>
+<template>
+  <aside class="means" aria-label="What the plan means">
+    <h2>What the plan means</h2>
+    <p v-if="since && since.by.size" class="since">
+      <svg width="13" height="11" viewBox="0 0 13 11" aria-hidden="true">
+        <path d="M1 10 6.5 2 12 10" fill="none" stroke="currentColor" stroke-width="2.6" />
+      </svg>
+      since {{ since.label }}
+    </p>
+    <div class="pair">
+      <div class="cell">
+        <span class="two small">Cost per head</span><br /><BecauseFigure
+          :figure="f['cost-bought']!"
+          :say="say"
+          name="Cost per head, whole packs"
+          :change="change('cost-bought')"
+        /><br /><span class="small two"
+          ><BecauseFigure quiet :figure="f['cost-used']!" :say="say" name="Cost per head, used up" /> of it used up</span
+        >
+      </div>
+      <div class="cell">
+        <span class="two small">Sheets to print</span><br /><BecauseFigure
+          :figure="f['sheets']!"
+          :say="say"
+          name="Sheets to print"
+          :change="change('sheets')"
+        /><br /><span class="small two">{{ plan.print.grid.perSheet }} on each</span>
+      </div>
+    </div>
+    <div v-if="f['earliest']" class="cell">
+      <span class="two small">First possible rub-off</span><br /><BecauseFigure
+        :figure="f['earliest']!"
+        :say="say"
+        name="First possible rub-off"
+        :change="change('earliest')"
+      />
+      <p class="small two">
+        Better from <BecauseFigure quiet :figure="f['recommended']!" :say="say" name="Recommended rub-off" />. Planned
+        {{ say.at(plan.sessions.find((s) => s.id === plan.split.cure!.rubIn)!.from) }}:
+        <b :class="{ ready: 'ok', risky: 'watch', 'too soon': 'stop' }[plan.split.cure!.verdict]">{{ plan.split.cure!.verdict }}</b>.
+      </p>
+    </div>
+    <div v-if="loads.length" class="cell">
+      <span class="two small">Time, queues not counted <SourceMark mark="E" /></span>
+      <div v-for="l in loads" :key="l.sessionId" class="load">
+        <b>{{ l.session.number }}</b><span class="bar" aria-hidden="true"
+          ><i :style="{ width: `${Math.min(100, (100 * l.neededMin) / Math.max(1, l.availableMin))}%` }" :class="{ over: !l.fits }"
+        /></span>
+        <span
+          ><BecauseFigure
+            quiet
+            :figure="f[`session/${l.sessionId}`]!"
+            :say="say"
+            :name="`Class ${l.session.number}`"
+            :text="`${l.neededMin}`"
+            :change="change(`session/${l.sessionId}`)"
+          />
+          of {{ l.availableMin }} min</span
+        >
+      </div>
+    </div>
+    <div class="cell">
+      <span class="two small">Adults needed</span><br /><BecauseFigure
+        :figure="f['adults']!"
+        :say="say"
+        name="Adults needed"
+        :change="change('adults')"
+      />
+      <span class="small two">{{ plan.adults.coming }} coming</span>
+    </div>
+    <template v-if="looks.length">
+      <h3 class="looks" :class="looks[0]!.level">{{ looks[0]!.level === 'stop' ? 'This cannot work yet' : 'Look at these' }}</h3>
+      <FindingCard v-for="(x, i) in looks" :key="i" :finding="x" :say="say" :effect="effect" @take="$emit('take', $event)" />
+    </template>
+    <p v-else class="ok small calm">Nothing stands against this plan.</p>
+    <section class="hands">
+      <h3>Where the hands are</h3>
+      <p v-for="c in hands" :key="c.where" class="small two">
+        <b>{{ c.where }}</b> {{ c.text }}
+      </p>
+      <p class="small two">Labels and the house’s rules go before this.</p>
+    </section>
+  </aside>
+</template>
+<style scoped>
+.since {
+  color: var(--ink);
+  font-weight: 700;
+  font-size: 15px;
+}
+.pair {
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: 16px;
+}
+.cell {
+  border-top: 1px solid var(--edge);
+  padding: 6px 0;
+  margin-top: 6px;
+  line-height: 1.3;
+}
+.load {
+  display: grid;
+  grid-template-columns: 16px 1fr auto;
+  gap: 8px;
+  align-items: center;
+  font-size: 15px;
+}
+.bar {
+  height: 14px;
+  border: 1.5px solid var(--text-2);
+  background: var(--stock);
+}
+.bar i {
+  display: block;
+  height: 100%;
+  background: var(--text-2);
+}
+.bar .over {
+  background: var(--stop);
+}
+.looks {
+  color: var(--watch);
+  margin-top: 14px;
+}
+.looks.stop {
+  color: var(--stop);
+}
+.looks.note {
+  color: var(--text);
+}
+.hands {
+  border-top: 2px solid var(--text);
+  margin-top: 18px;
+  padding-top: 8px;
+  display: grid;
+  gap: 2px;
+}
+.hands b {
+  color: var(--text);
+}
+.calm {
+  margin-top: 12px;
+}
+</style>

@@ -1,0 +1,335 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { ageBands, mayTouch, type AgeBand, type Hazard } from '#core/recipe'
+import { ageName, seatOf } from '#core/phrases'
+import { drawings, withAges, type Participant } from '#core/workshop'
+import SegmentChoice from '../../ui/SegmentChoice.vue'
+import StepField from '../../ui/StepField.vue'
+import VerdictShape from '../../ui/VerdictShape.vue'
+import RosterImport from '../RosterImport.vue'
+import type { Bench } from '../useBench'
+
+const props = defineProps<{ bench: Bench }>()
+const emit = defineEmits<{ people: [number] }>()
+const w = computed(() => props.bench.workshop.value!)
+const plan = computed(() => props.bench.plan.value!)
+const people = computed(() => [...w.value.group.participants].sort((a, b) => a.seat - b.seat))
+const count = (a: AgeBand) => people.value.filter((p) => p.age === a).length
+const hazards: { id: Hazard; name: string }[] = [
+  { id: 'heat', name: 'Heat' },
+  { id: 'spray', name: 'Spray' },
+  { id: 'blade', name: 'Blade' },
+]
+const used = computed(() => new Set(plan.value.adults.atHazards.map((h) => h.hazard)))
+const age = (band: AgeBand, to: number) => {
+  let doc = w.value
+  const by = to > count(band) ? 1 : -1
+  const changes = []
+  for (let n = count(band); n !== to; n += by) {
+    const step = withAges(doc, band, by)
+    if (!step.length) break
+    changes.push(...step)
+    doc = {
+      ...doc,
+      group: {
+        ...doc.group,
+        participants: doc.group.participants.map((p) =>
+          step[0]!.path.includes(`/${p.id}/`) ? { ...p, age: step[0]!.after as AgeBand } : p,
+        ),
+      },
+    }
+  }
+  props.bench.act('ages', `${ageName(band)} became ${to}`, changes)
+}
+const retitle = (e: Event) => {
+  const title = (e.target as HTMLInputElement).value
+  if (title.trim()) props.bench.set('title', title.slice(0, 120), 'the workshop was renamed', 'type-title')
+}
+const rename = (p: Participant, name: string) =>
+  props.bench.set(`group/participants/${p.id}/name`, name === '' ? null : name.slice(0, 80), `a name at seat ${p.seat}`, 'type-name')
+const misses = (p: Participant, session: string) => {
+  const after = p.misses.includes(session) ? p.misses.filter((s) => s !== session) : [...p.misses, session]
+  props.bench.set(
+    `group/participants/${p.id}/misses`,
+    after,
+    `${p.name ?? `seat ${p.seat}`} ${after.length > p.misses.length ? 'misses' : 'comes to'} a class`,
+  )
+}
+const swap = (p: Participant, by: number) => {
+  const at = people.value.indexOf(p)
+  const other = people.value[at + by]
+  if (!other) return
+  props.bench.act('swap-seats', 'two seats swapped', [
+    { path: `group/participants/${p.id}/seat`, before: p.seat, after: other.seat },
+    { path: `group/participants/${other.id}/seat`, before: other.seat, after: p.seat },
+  ])
+}
+const forget = () =>
+  props.bench.act(
+    'forget-names',
+    'names were taken out',
+    people.value.filter((p) => p.name !== null).map((p) => ({ path: `group/participants/${p.id}/name`, before: p.name, after: null })),
+  )
+</script>
+<template>
+  <div>
+    <div class="top">
+      <h1>Group</h1>
+      <StepField label="People" strong :model-value="plan.people" :max="400" @update:model-value="emit('people', $event)" />
+      <StepField
+        label="Tables"
+        :model-value="plan.seating.length"
+        :min="1"
+        :max="80"
+        :note="w.group.tables === null ? 'of four, by default' : plan.seating.length > 8 ? '' : `of ${plan.seating.join(', ')}`"
+        @update:model-value="bench.set('group/tables', $event, `tables became ${$event}`)"
+      />
+      <StepField
+        label="Helpers"
+        :model-value="w.group.helpers"
+        :max="60"
+        note="beside you"
+        @update:model-value="bench.set('group/helpers', $event, `helpers became ${$event}`)"
+      />
+    </div>
+    <div class="called">
+      <label><span class="label">Called</span><input class="boxed" :value="w.title" maxlength="120" @input="retitle" /></label>
+      <SegmentChoice
+        label="Drawn with"
+        :model-value="w.drawing"
+        :options="drawings.map((d) => ({ id: d, name: d }))"
+        @update:model-value="bench.set('drawing', $event, `the drawing became a ${$event}`)"
+      />
+    </div>
+    <h3 class="gap">Ages <span class="two small plainweight">kept as bands</span></h3>
+    <table>
+      <thead>
+        <tr>
+          <th />
+          <th v-for="a in ageBands" :key="a">{{ ageName(a) }}</th>
+        </tr>
+      </thead>
+      <tbody>
+        <tr>
+          <th class="row">Here</th>
+          <td v-for="a in ageBands" :key="a">
+            <StepField
+              :label="ageName(a)"
+              class="nolabel"
+              :model-value="count(a)"
+              :max="plan.people"
+              @update:model-value="age(a, $event)"
+            />
+          </td>
+        </tr>
+        <tr v-for="h in hazards" :key="h.id" :class="{ used: used.has(h.id) }">
+          <th class="row">{{ h.name }}<span v-if="used.has(h.id)" class="small">, used</span></th>
+          <td
+            v-for="a in ageBands"
+            :key="a"
+            class="may"
+            :class="used.has(h.id) ? { no: 'stop', 'adult at it': 'watch', yes: 'ok' }[mayTouch[h.id][a]] : 'two'"
+          >
+            <VerdictShape
+              v-if="used.has(h.id)"
+              :size="16"
+              :state="mayTouch[h.id][a] === 'no' ? 'stop' : mayTouch[h.id][a] === 'yes' ? 'settled' : 'look'"
+            />
+            {{ mayTouch[h.id][a] }}
+          </td>
+        </tr>
+      </tbody>
+    </table>
+    <p class="small two">Estimates; the house may be stricter. Heat, wax and spray are for adults only.</p>
+    <h3 class="gap">Names and seats <span class="two small plainweight">first names only; a seat will do</span></h3>
+    <p v-if="!people.length" class="empty two">Nobody yet. Set how many come, or bring in a roster.</p>
+    <ol class="seats">
+      <li v-for="(p, i) in people" :key="p.id">
+        <span class="seat code">{{ seatOf(plan, i) }}</span>
+        <input
+          :value="p.name ?? ''"
+          maxlength="80"
+          :aria-label="`Name at seat ${seatOf(plan, i)}`"
+          placeholder="no name"
+          @input="rename(p, ($event.target as HTMLInputElement).value)"
+        />
+        <button
+          type="button"
+          class="plain mini"
+          :disabled="i === 0"
+          :aria-label="`${p.name ?? 'seat'}: swap with the seat before`"
+          @click="swap(p, -1)"
+        >
+          ↑
+        </button>
+        <button
+          v-for="s in plan.sessions"
+          :key="s.id"
+          type="button"
+          class="plain mini session"
+          :class="{ away: p.misses.includes(s.id) }"
+          :aria-pressed="!p.misses.includes(s.id)"
+          :aria-label="`${p.name ?? `Seat ${seatOf(plan, i)}`} comes to class ${s.number}`"
+          :title="p.misses.includes(s.id) ? `misses class ${s.number}` : `comes to class ${s.number}`"
+          @click="misses(p, s.id)"
+        >
+          {{ s.number }}
+        </button>
+      </li>
+    </ol>
+    <div class="foot">
+      <RosterImport :bench="bench" />
+      <v-btn :href="`/api/workshops/${w.id}/roster.csv`">Roster out (CSV)</v-btn>
+      <v-btn v-if="people.some((p) => p.name)" @click="forget">Take out all names</v-btn>
+    </div>
+  </div>
+</template>
+<style scoped>
+.top {
+  display: grid;
+  grid-template-columns: 1fr 138px 138px 138px;
+  gap: 14px;
+}
+.gap {
+  margin: 18px 0 6px;
+}
+.plainweight {
+  font: 400 14px var(--f-text);
+}
+table {
+  width: 100%;
+  border-collapse: collapse;
+}
+th {
+  font-weight: 700;
+  font-size: 14px;
+  text-align: center;
+}
+.row {
+  text-align: left;
+  font-size: 16px;
+}
+td {
+  padding: 3px;
+  text-align: center;
+}
+tr + tr {
+  border-top: 1px solid var(--rule);
+}
+.used {
+  background: var(--wash);
+}
+.may {
+  font-weight: 600;
+  font-size: 14px;
+}
+.nolabel :deep(.label) {
+  position: absolute;
+  width: 1px;
+  height: 1px;
+  overflow: hidden;
+  clip-path: inset(50%);
+}
+.nolabel :deep(.box) {
+  min-width: 118px;
+}
+.seats {
+  list-style: none;
+  padding: 0;
+  margin: 0;
+  columns: 2;
+  column-gap: 24px;
+}
+li {
+  display: flex;
+  align-items: center;
+  gap: 4px;
+  break-inside: avoid;
+  border-bottom: 1px solid var(--rule);
+}
+.seat {
+  width: 42px;
+  color: var(--text-2);
+}
+input {
+  flex: 1;
+  min-width: 0;
+  border: 0;
+  background: transparent;
+  color: var(--text);
+  font: 600 16px var(--f-text);
+  height: 44px;
+  padding: 0 6px;
+}
+input::placeholder {
+  color: var(--text-2);
+  font-weight: 400;
+}
+.mini {
+  width: 32px;
+  height: 32px;
+  display: grid;
+  place-items: center;
+  font-weight: 700;
+  border-radius: 2px;
+}
+.mini:disabled {
+  visibility: hidden;
+}
+.mini:focus-visible {
+  outline: 3px solid var(--ink);
+}
+.session {
+  background: var(--text);
+  color: var(--stock);
+}
+.away {
+  background: transparent;
+  color: var(--watch);
+  border: 1.5px dashed var(--watch);
+}
+.foot {
+  display: flex;
+  gap: 8px;
+  flex-wrap: wrap;
+  margin-top: 14px;
+}
+.empty {
+  border: 1.5px dashed var(--edge);
+  padding: 20px;
+}
+@media (max-width: 760px) {
+  .top {
+    grid-template-columns: 1fr 1fr;
+  }
+  .seats {
+    columns: 1;
+  }
+  table {
+    display: block;
+    overflow-x: auto;
+  }
+}
+.called {
+  display: grid;
+  grid-template-columns: 1fr auto;
+  gap: 14px;
+  margin-top: 12px;
+}
+.called :deep(.v-btn) {
+  padding: 0 8px;
+  font-size: 13px;
+}
+.boxed {
+  width: 100%;
+  border: 1.5px solid var(--edge);
+  border-radius: 6px;
+  background: var(--stock);
+}
+@media (max-width: 760px) {
+  .called {
+    grid-template-columns: minmax(0, 1fr);
+    overflow-x: auto;
+  }
+}
+</style>

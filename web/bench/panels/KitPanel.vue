@@ -1,0 +1,297 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import { isRefusal } from '#core/reasons'
+import { cautions } from '#core/recipe'
+import type { KitLine } from '#core/kit'
+import BecauseFigure from '../../ui/BecauseFigure.vue'
+import ChangeCaret from '../../ui/ChangeCaret.vue'
+import KitIcon from '../../ui/KitIcon.vue'
+import SegmentChoice from '../../ui/SegmentChoice.vue'
+import SourceMark from '../../ui/SourceMark.vue'
+import StepField from '../../ui/StepField.vue'
+import type { Bench } from '../useBench'
+
+const props = defineProps<{ bench: Bench }>()
+const emit = defineEmits<{ people: [number] }>()
+const plan = computed(() => props.bench.plan.value!)
+const say = computed(() => props.bench.say.value!)
+const open = ref<string>()
+const shareNames: Record<string, string> = { each: 'each', pair: 'pair', table: 'table', stagger: 'take turns', room: 'room' }
+
+/** Lines by the place where they are first needed: ahead, then class by class, then at home. */
+const groups = computed(() => {
+  const places = ['ahead', ...plan.value.sessions.map((s) => s.id), 'home']
+  return places.flatMap((place) => {
+    const lines = plan.value.kit.filter((l) => firstPlace(l) === place)
+    if (!lines.length) return []
+    const session = plan.value.sessions.find((s) => s.id === place)
+    const title = session
+      ? `Class ${session.number}, ${say.value.at(session.from)}`
+      : place === 'ahead'
+        ? 'Ahead, by staff'
+        : plan.value.sessions.length
+          ? 'At home'
+          : 'In class'
+    const stages = plan.value.stages.filter((s) => plan.value.split.split[s.id] === place)
+    const care = [...new Set(stages.flatMap((s) => s.cautions))].slice(0, 2).map((c) => cautions[c])
+    return [{ place, title, lines, care }]
+  })
+})
+const firstPlace = (l: KitLine) => plan.value.split.split[l.stages.find((s) => s in plan.value.split.split) ?? ''] ?? 'home'
+const shown = (n: number, l: KitLine) =>
+  l.unit === 'ml' || l.unit === 'mm' ? say.value.amount(n, l.unit) : n === 0.5 ? '½' : n === 0.25 ? '¼' : String(n)
+const toGet = (l: KitLine) => {
+  if (isRefusal(l.toGet.purchase)) return { main: 'not on sale', note: l.toGet.purchase.refused.why }
+  if (l.sheets !== undefined) return { main: `${l.sheets} sheets`, note: 'your printer' }
+  const count = l.toGet.packs.reduce((sum, p) => sum + p.count, 0)
+  const noun = l.toGet.packs[0]?.noun ?? 'pack'
+  const packs = count ? `${count} ${count === 1 ? noun : `${noun}s`}` : ''
+  return { main: packs || 'you have it', note: l.toGet.have > 0 ? `${shown(l.toGet.have, l)} in the cupboard` : packs ? sizes(l) : '' }
+}
+const sizes = (l: KitLine) => {
+  const several = l.toGet.packs.length > 1
+  return l.toGet.packs
+    .map((p) => `${several ? `${p.count} ` : ''}of ${l.unit === 'strips' ? `${p.size} strips` : shown(p.size, l)}`)
+    .join(' + ')
+}
+const toBuy = computed(() => plan.value.kit.filter((l) => l.toGet.packs.length > 0))
+const setHave = (l: KitLine, n: number) => {
+  const house = props.bench.house.value!
+  const key = l.material === 'blank' ? `blank-${props.bench.workshop.value!.designs[0]!.kind}` : l.material
+  props.bench.desk.act({
+    kind: 'cupboard',
+    label: `${l.name.toLowerCase()} in the cupboard became ${n}`,
+    subject: { kind: 'house', id: house.id },
+    changes: [{ path: `cupboard/${key}`, before: house.cupboard[key] ?? null, after: n }],
+  })
+}
+const share = (l: KitLine, by: string) => props.bench.set(`choices/share/${l.material}`, by, `${l.name.toLowerCase()}: ${shareNames[by]}`)
+</script>
+<template>
+  <div>
+    <div class="top">
+      <div>
+        <h1>Kit</h1>
+        <p class="two">
+          for {{ plan.sessions.length === 1 ? 'one class' : plan.sessions.length ? `${plan.sessions.length} classes` : 'no date yet'
+          }}<br />at {{ plan.seating.length }} tables
+        </p>
+      </div>
+      <StepField
+        label="People"
+        strong
+        :model-value="plan.people"
+        :max="400"
+        :note="
+          plan.seating.length > 6 ? `${plan.seating.length} tables` : plan.seating.length ? `tables of ${plan.seating.join(', ')}` : ''
+        "
+        @update:model-value="emit('people', $event)"
+      />
+      <StepField
+        label="Spares"
+        :model-value="plan.spares.count"
+        :max="400"
+        @update:model-value="bench.set('choices/spares', $event, `spares became ${$event}`)"
+        >{{ Math.round(plan.spares.sure * 100) }} % sure <SourceMark :mark="plan.figures['spares']!.because.mark"
+      /></StepField>
+      <StepField
+        label="Samples"
+        :model-value="plan.samples.count"
+        :max="12"
+        note="stages to show"
+        @update:model-value="bench.set('choices/samples', $event, `samples became ${$event}`)"
+      />
+    </div>
+    <table>
+      <thead>
+        <tr>
+          <th class="name"><span class="sr">What</span></th>
+          <th>each</th>
+          <th>table</th>
+          <th class="room">room</th>
+          <th class="get">to get</th>
+        </tr>
+      </thead>
+      <tbody v-for="g in groups" :key="g.place">
+        <tr class="head">
+          <th colspan="5" scope="rowgroup">
+            <h3>{{ g.title }}</h3>
+            <span v-if="g.care.length" class="care">{{ g.care.map((c) => `${c.where}: ${c.text.split(',')[0]}`).join(' · ') }}</span>
+          </th>
+        </tr>
+        <template v-for="l in g.lines" :key="l.material">
+          <tr class="line" :class="{ on: open === l.material }">
+            <td class="name">
+              <button
+                type="button"
+                class="plain row"
+                :aria-expanded="open === l.material"
+                @click="open = open === l.material ? undefined : l.material"
+              >
+                <KitIcon :icon="l.icon" /><span
+                  ><b>{{ l.name }}</b
+                  ><br /><span class="small two">{{ l.note }}</span></span
+                >
+              </button>
+            </td>
+            <td class="n">{{ l.each === null ? '' : shown(l.each, l) }}</td>
+            <td class="n">{{ l.table === null ? '' : shown(l.table, l) }}</td>
+            <td class="n room">
+              <ChangeCaret bare :change="bench.change(`kit/${l.material}`)" :say="say" />
+              <BecauseFigure :figure="plan.figures[`kit/${l.material}`]!" :say="say" :name="l.name" :text="shown(l.need, l)" />
+            </td>
+            <td class="get">
+              <b>{{ toGet(l).main }}</b> <ChangeCaret :change="bench.change(`packs/${l.material}`)" :say="say" /><br /><span
+                class="small two"
+                >{{ toGet(l).note }}</span
+              >
+            </td>
+          </tr>
+          <tr v-if="open === l.material" class="more">
+            <td colspan="5">
+              <div class="opts">
+                <p class="small">{{ say.rule(l.because) }}</p>
+                <SegmentChoice
+                  v-if="l.share && l.share.options.length > 1"
+                  :label="`${l.name}: shared by`"
+                  hide-label
+                  :model-value="l.share.by"
+                  :options="l.share.options.map((o) => ({ id: o, name: shareNames[o]! }))"
+                  @update:model-value="share(l, $event)"
+                />
+                <StepField
+                  v-if="l.sheets === undefined"
+                  :label="`In the cupboard${l.unit === 'ml' ? ', ml' : l.unit === 'mm' ? ', mm' : ''}`"
+                  :model-value="Math.round(l.toGet.have)"
+                  :max="999999"
+                  @update:model-value="setHave(l, $event)"
+                />
+              </div>
+            </td>
+          </tr>
+        </template>
+      </tbody>
+    </table>
+    <div class="foot">
+      <div>
+        <b
+          >{{ toBuy.length }} {{ toBuy.length === 1 ? 'thing' : 'things' }} to buy,
+          <BecauseFigure quiet :figure="plan.figures['cost-total']!" :say="say" name="Everything to buy" /></b
+        ><br /><span class="small two">prices are estimates; the rest you have</span>
+      </div>
+      <v-btn :href="`/api/workshops/${bench.workshop.value!.id}/kit.csv`" color="primary" variant="flat">Kit list (CSV)</v-btn>
+    </div>
+  </div>
+</template>
+<style scoped>
+.top {
+  display: grid;
+  grid-template-columns: 1fr 138px 138px 138px;
+  gap: 14px;
+  align-items: start;
+}
+table {
+  width: 100%;
+  border-collapse: collapse;
+  margin-top: 10px;
+}
+thead th {
+  font-weight: 400;
+  color: var(--text-2);
+  text-align: right;
+  border-bottom: 2px solid var(--text);
+  padding: 2px 6px;
+}
+thead .get {
+  text-align: left;
+}
+.head th {
+  text-align: left;
+  padding: 12px 0 2px;
+}
+.head h3 {
+  display: inline;
+}
+.care {
+  float: right;
+  color: var(--watch);
+  font-size: 13px;
+  font-weight: 700;
+  max-width: 60%;
+  text-align: right;
+}
+.line td {
+  border-bottom: 1px solid var(--rule);
+  padding: 7px 6px;
+  vertical-align: middle;
+}
+.on td,
+.more td {
+  background: var(--wash);
+  border-bottom: 0;
+}
+.row {
+  display: flex;
+  gap: 12px;
+  align-items: center;
+  min-height: 44px;
+  width: 100%;
+  line-height: 1.2;
+}
+.row:focus-visible {
+  outline: 3px solid var(--ink);
+  outline-offset: 1px;
+}
+.row:hover b {
+  text-decoration: underline;
+}
+.n {
+  text-align: right;
+  font-size: 16px;
+  white-space: nowrap;
+}
+td.name {
+  width: 200px;
+}
+.get {
+  width: 138px;
+  line-height: 1.25;
+}
+.opts {
+  display: flex;
+  gap: 16px;
+  flex-wrap: wrap;
+  align-items: end;
+  padding: 4px 8px 10px 46px;
+}
+.opts p {
+  flex: 1 1 100%;
+}
+.foot {
+  border-top: 2px solid var(--text);
+  margin-top: 14px;
+  padding-top: 12px;
+  display: flex;
+  justify-content: space-between;
+  align-items: center;
+  gap: 12px;
+}
+@media (max-width: 760px) {
+  .top {
+    grid-template-columns: 1fr 1fr;
+  }
+  thead,
+  .line .n:not(.room) {
+    display: none;
+  }
+  .get {
+    width: auto;
+  }
+  .care {
+    float: none;
+    display: block;
+    max-width: none;
+    text-align: left;
+  }
+}
+</style>

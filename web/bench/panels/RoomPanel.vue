@@ -1,0 +1,133 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { tableName } from '#core/workshop'
+import { ageName } from '#core/phrases'
+import BecauseFigure from '../../ui/BecauseFigure.vue'
+import type { Bench } from '../useBench'
+
+const props = defineProps<{ bench: Bench }>()
+const plan = computed(() => props.bench.plan.value!)
+const say = computed(() => props.bench.say.value!)
+const people = computed(() => [...props.bench.workshop.value!.group.participants].sort((a, b) => a.seat - b.seat))
+const tables = computed(() => {
+  let from = 0
+  return plan.value.seating.map((n, i) => ({ name: tableName(i), seats: people.value.slice(from, (from += n)) }))
+})
+</script>
+<template>
+  <div>
+    <h1>Room</h1>
+    <div class="facts">
+      <div>
+        <span class="two small">Tables</span><br /><BecauseFigure
+          :figure="plan.figures['tables']!"
+          :say="say"
+          name="Tables"
+          :change="bench.change('tables')"
+        />
+      </div>
+      <div>
+        <span class="two small">Adults needed</span><br /><BecauseFigure
+          :figure="plan.figures['adults']!"
+          :say="say"
+          name="Adults needed"
+          :change="bench.change('adults')"
+        />
+        <span class="two small">{{ plan.adults.coming }} coming</span>
+      </div>
+      <div v-if="plan.shelf">
+        <span class="two small">Places on the shelf</span><br /><BecauseFigure
+          :figure="plan.figures['shelf']!"
+          :say="say"
+          name="Places on the shelf"
+          :change="bench.change('shelf')"
+        />
+        <span class="two small">of {{ plan.shelf.capacity }}</span>
+      </div>
+    </div>
+    <p class="small two">Who sits where: names are set in Group. Bigger heads are older.</p>
+    <ul class="room">
+      <li v-for="t in tables" :key="t.name" class="table">
+        <span class="letter">{{ t.name }}</span>
+        <ol>
+          <li v-for="p in t.seats" :key="p.id">
+            <i class="head" :class="`a${p.age}`" :title="ageName(p.age)" /><span>{{ p.name ?? '–' }}</span
+            ><span class="sr">, {{ ageName(p.age) }}</span>
+          </li>
+        </ol>
+      </li>
+    </ul>
+    <p v-if="!tables.length" class="empty two">Nobody to seat yet.</p>
+  </div>
+</template>
+<style scoped>
+.facts {
+  display: flex;
+  gap: 36px;
+  margin: 12px 0;
+}
+.room {
+  list-style: none;
+  padding: 14px;
+  border: 3px solid var(--text);
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(170px, 1fr));
+  gap: 12px;
+}
+.table {
+  border: 2px solid var(--text);
+  border-radius: 4px;
+  display: flex;
+  gap: 10px;
+  padding: 8px;
+}
+.letter {
+  font: 780 22px var(--f-head);
+  align-self: center;
+}
+ol {
+  list-style: none;
+  padding: 0;
+  margin: 0;
+  flex: 1;
+  min-width: 0;
+}
+ol li {
+  display: flex;
+  align-items: center;
+  gap: 8px;
+  font-weight: 600;
+}
+ol span {
+  overflow: hidden;
+  text-overflow: ellipsis;
+  white-space: nowrap;
+}
+.head {
+  flex: none;
+  border-radius: 50%;
+  background: var(--text);
+  border: 2px solid var(--board);
+  width: 18px;
+  height: 18px;
+}
+.aunder-8 {
+  width: 10px;
+  height: 10px;
+  margin: 0 4px;
+}
+.a8-12 {
+  width: 13px;
+  height: 13px;
+  margin: 0 2.5px;
+}
+.a13-17 {
+  width: 16px;
+  height: 16px;
+  margin: 0 1px;
+}
+.empty {
+  border: 1.5px dashed var(--edge);
+  padding: 20px;
+}
+</style>

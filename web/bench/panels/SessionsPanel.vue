@@ -1,0 +1,256 @@
+<script setup lang="ts">
+import { uuidv7 } from 'uuidv7'
+import { computed } from 'vue'
+import { isClock, isDate, addDays, dateOf } from '#core/time'
+import type { Session } from '#core/workshop'
+import BecauseFigure from '../../ui/BecauseFigure.vue'
+import type { Bench } from '../useBench'
+
+const props = defineProps<{ bench: Bench }>()
+const w = computed(() => props.bench.workshop.value!)
+const plan = computed(() => props.bench.plan.value!)
+const say = computed(() => props.bench.say.value!)
+const cards = computed(() =>
+  plan.value.sessions.map((p) => ({
+    placed: p,
+    session: w.value.sessions.find((s) => s.id === p.id)!,
+    load: plan.value.split.loads.find((l) => l.sessionId === p.id),
+  })),
+)
+const set = (s: Session, field: 'date' | 'start' | 'end' | 'room', value: string) => {
+  if (field === 'date' ? !isDate(value) : field !== 'room' && !isClock(value)) return
+  props.bench.set(`sessions/${s.id}/${field}`, value, `class ${field} became ${value}`, `type-${field}`)
+}
+function add() {
+  const last = plan.value.sessions.at(-1)
+  const session: Session = {
+    id: uuidv7(),
+    date: addDays(dateOf(last?.from ?? plan.value.now), last ? 2 : 7),
+    start: '17:00',
+    end: '20:00',
+    room: w.value.sessions[0]?.room ?? 'Craft room',
+  }
+  props.bench.act('add-session', 'a class was added', [{ path: `sessions/${session.id}`, before: null, after: session }])
+}
+const remove = (s: Session) =>
+  props.bench.act('remove-session', 'a class was taken out', [{ path: `sessions/${s.id}`, before: s, after: null }])
+const places = computed(() => ['ahead', ...plan.value.sessions.map((s) => s.id), 'home'])
+const placeName = (p: string) =>
+  p === 'ahead' ? 'ahead' : p === 'home' ? 'at home' : `class ${plan.value.sessions.find((s) => s.id === p)?.number}`
+const moveStage = (stage: string, to: string) => props.bench.set(`choices/split/${stage}`, to, `${stage} moved to ${placeName(to)}`)
+</script>
+<template>
+  <div>
+    <div class="head">
+      <h1>Sessions</h1>
+      <v-btn :to="`/w/${w.id}/sessions`">Along the time</v-btn><v-btn :disabled="w.sessions.length >= 5" @click="add">Add a class</v-btn
+      ><v-btn v-if="w.sessions.length" :href="`/api/workshops/${w.id}/sessions.ics`">Calendar (iCalendar)</v-btn>
+    </div>
+    <p v-if="!cards.length" class="empty">
+      <b>No class yet.</b> <span class="two">Add one; medium transfer wants two, with a night between.</span>
+    </p>
+    <section v-for="c in cards" :key="c.placed.id" class="card">
+      <h3>
+        <span class="num">{{ c.placed.number }}</span> {{ say.at(c.placed.from) }}
+      </h3>
+      <div class="fields">
+        <label
+          ><span class="label">Date</span
+          ><input type="date" :value="c.session.date" @input="set(c.session, 'date', ($event.target as HTMLInputElement).value)"
+        /></label>
+        <label
+          ><span class="label">From</span
+          ><input type="time" :value="c.session.start" @input="set(c.session, 'start', ($event.target as HTMLInputElement).value)"
+        /></label>
+        <label
+          ><span class="label">To</span
+          ><input type="time" :value="c.session.end" @input="set(c.session, 'end', ($event.target as HTMLInputElement).value)"
+        /></label>
+        <label
+          ><span class="label">Room</span
+          ><input
+            type="text"
+            maxlength="60"
+            :value="c.session.room"
+            @input="set(c.session, 'room', ($event.target as HTMLInputElement).value)"
+        /></label>
+        <v-btn :aria-label="`Take out class ${c.placed.number}`" @click="remove(c.session)">Take out</v-btn>
+      </div>
+      <template v-if="c.load">
+        <p>
+          <BecauseFigure
+            quiet
+            :figure="plan.figures[`session/${c.placed.id}`]!"
+            :say="say"
+            :name="`Class ${c.placed.number}`"
+            :change="bench.change(`session/${c.placed.id}`)"
+          />
+          of {{ c.load.availableMin }} min <b :class="c.load.fits ? 'ok' : 'stop'">{{ c.load.fits ? 'fits' : 'does not fit' }}</b>
+        </p>
+        <div class="strip" aria-hidden="true">
+          <i class="set" :style="{ flex: 30 }">set up</i><i class="set" :style="{ flex: c.load.showMin }">show</i
+          ><template v-for="s in c.load.stages" :key="s.id"
+            ><i :class="{ wait: !s.attended }" :style="{ flex: s.minutes }" :title="`${s.name}, ${s.minutes} min`">{{
+              s.minutes >= 10 ? s.name : ''
+            }}</i
+            ><i v-if="s.wait" class="wait" :style="{ flex: s.wait }" :title="`wait ${s.wait} min`">wait</i></template
+          ><i class="set" :style="{ flex: 20 }">clean up</i
+          ><i v-if="c.load.fits" class="free" :style="{ flex: c.load.availableMin - c.load.neededMin }" />
+        </div>
+      </template>
+      <p v-else class="two small">Nothing is planned in it.</p>
+    </section>
+    <template v-if="cards.length">
+      <h3 class="gap">What is done where</h3>
+      <table class="small">
+        <tbody>
+          <tr v-for="s in plan.stages" :key="s.id">
+            <th>{{ s.name }}</th>
+            <td>{{ s.minutes.value }} min{{ s.attended ? '' : ', nobody works' }}</td>
+            <td>
+              <span class="places"
+                ><template v-for="p in places" :key="p"
+                  ><button
+                    v-if="s.mayBe.includes(p === 'ahead' || p === 'home' ? p : 'session')"
+                    type="button"
+                    class="plain place"
+                    :class="{ on: plan.split.split[s.id] === p }"
+                    :aria-pressed="plan.split.split[s.id] === p"
+                    @click="moveStage(s.id, p)"
+                  >
+                    {{ placeName(p) }}
+                  </button></template
+                ></span
+              >
+            </td>
+          </tr>
+        </tbody>
+      </table>
+      <v-btn v-if="plan.splitChosen" class="gap" @click="bench.set('choices/split', {}, 'the usual split came back')"
+        >Back to the usual split</v-btn
+      >
+    </template>
+  </div>
+</template>
+<style scoped>
+.head {
+  display: flex;
+  gap: 10px;
+  align-items: center;
+  flex-wrap: wrap;
+}
+.head h1 {
+  margin-right: auto;
+}
+.card {
+  border-top: 2px solid var(--text);
+  margin-top: 14px;
+  padding-top: 10px;
+  display: grid;
+  gap: 8px;
+}
+.num {
+  background: var(--text);
+  color: var(--stock);
+  padding: 0 8px;
+  margin-right: 6px;
+}
+.fields {
+  display: flex;
+  gap: 10px;
+  flex-wrap: wrap;
+  align-items: end;
+}
+input {
+  height: 44px;
+  border: 1.5px solid var(--edge);
+  border-radius: 6px;
+  padding: 0 8px;
+  background: var(--stock);
+  color: var(--text);
+  font: 600 16px var(--f-text);
+  color-scheme: light dark;
+  width: 100%;
+}
+label {
+  min-width: 100px;
+  flex: 1;
+}
+input[type='date'],
+input[type='time'] {
+  font-size: 15px;
+  padding: 0 4px;
+}
+.fields label {
+  min-width: 112px;
+}
+.fields label:first-child {
+  min-width: 142px;
+  flex: 1.2;
+}
+.strip {
+  display: flex;
+  height: 34px;
+  border: 1.5px solid var(--text-2);
+}
+.strip i {
+  font: 12px/32px var(--f-text);
+  text-align: center;
+  overflow: hidden;
+  white-space: nowrap;
+  border-right: 1px solid var(--rule);
+  min-width: 0;
+  color: var(--text);
+  background: var(--board);
+}
+.strip .set {
+  background: var(--stock);
+  color: var(--text-2);
+}
+.strip .wait {
+  background: repeating-linear-gradient(135deg, var(--watch-wash) 0 5px, var(--stock) 5px 9px);
+}
+.strip .free {
+  background: transparent;
+}
+.gap {
+  margin: 18px 0 6px;
+}
+table {
+  width: 100%;
+  border-collapse: collapse;
+}
+th {
+  text-align: left;
+}
+td,
+th {
+  border-bottom: 1px solid var(--rule);
+  padding: 2px 6px 2px 0;
+}
+.places {
+  display: flex;
+  gap: 4px;
+  flex-wrap: wrap;
+}
+.place {
+  padding: 6px 10px;
+  border: 1.5px solid var(--edge);
+  border-radius: 6px;
+  min-height: 32px;
+}
+.on {
+  background: var(--ink);
+  color: var(--on-ink);
+  border-color: var(--ink);
+}
+.place:focus-visible {
+  outline: 3px solid var(--ink);
+  outline-offset: 2px;
+}
+.empty {
+  border: 1.5px dashed var(--edge);
+  padding: 20px;
+  margin-top: 16px;
+}
+</style>

@@ -1,0 +1,55 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { homeGroups } from '#core/takehome'
+import { homeGroupName, seatOf } from '#core/phrases'
+import type { Bench } from '../useBench'
+
+const props = defineProps<{ bench: Bench }>()
+const plan = computed(() => props.bench.plan.value!)
+const say = computed(() => props.bench.say.value!)
+const id = computed(() => props.bench.workshop.value!.id)
+const groups = computed(() =>
+  homeGroups.map((g) => ({ g, sheets: plan.value.takeHome.filter((s) => s.group === g) })).filter((x) => x.sheets.length),
+)
+const who = (i: number) => plan.value.takeHome[i]!.name ?? seatOf(plan.value, i)
+</script>
+<template>
+  <div>
+    <div class="head">
+      <h1>Take-home</h1>
+      <v-btn color="primary" variant="flat" :to="`/w/${id}/take-home`">Look at the sheets</v-btn>
+    </div>
+    <p v-if="!plan.sessions.length" class="empty two">Once there is a date, each sheet can say when its piece is ready.</p>
+    <section v-for="x in groups" :key="x.g">
+      <h3>
+        {{ homeGroupName(x.g) }} <span class="n">{{ x.sheets.length }}</span>
+      </h3>
+      <p v-if="x.sheets[0]!.ready" class="small">
+        <b>From {{ say.at(x.sheets[0]!.ready.tellAt) }}</b
+        >, never before {{ say.at(x.sheets[0]!.ready.neverBefore) }}
+      </p>
+      <p class="two">{{ x.sheets.map((s) => who(plan.takeHome.indexOf(s))).join(', ') }}</p>
+    </section>
+    <p class="small two">State and laid time of one person’s piece are set on the sheet itself.</p>
+  </div>
+</template>
+<style scoped>
+.head {
+  display: flex;
+  justify-content: space-between;
+  align-items: center;
+}
+section {
+  border-top: 2px solid var(--text);
+  margin-top: 14px;
+  padding-top: 8px;
+}
+.n {
+  float: right;
+}
+.empty {
+  border: 1.5px dashed var(--edge);
+  padding: 20px;
+  margin-top: 14px;
+}
+</style>

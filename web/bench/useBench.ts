@@ -1,0 +1,71 @@
+import { uuidv7 } from 'uuidv7'
+import { computed, type Ref } from 'vue'
+import { difference, planWorkshop, type Difference, type Plan, type Remedy } from '#core/plan'
+import type { Phrases } from '#core/phrases'
+import { applyChanges, setHeadcount, valueAt, type Change, type Edit, type Guard, type Workshop } from '#core/workshop'
+import { useDesk } from '../app/desk'
+
+/** A workshop on the bench: its document, house, plan and phrases, and named deeds on it. */
+export function useBench(id: Ref<string>) {
+  const desk = useDesk()
+  const workshop = computed(() => desk.workshop(id.value))
+  const house = computed(() => (workshop.value ? desk.house(workshop.value.houseId) : undefined))
+  const plan = computed(() => desk.plan(id.value))
+  const say = computed(() => (house.value ? desk.say(house.value) : undefined))
+  const since = computed(() => desk.changesSince(id.value))
+  const change = (key: string): Difference | undefined => since.value?.by.get(key)
+
+  function act(kind: string, label: string, changes: Change[], guards: Guard[] = []): void {
+    const real = changes.filter((c) => JSON.stringify(c.before ?? null) !== JSON.stringify(c.after ?? null))
+    desk.act({ kind, label, subject: { kind: 'workshop', id: id.value }, changes: real, guards })
+  }
+
+  /** Sets one field to a value; `label` says what became of what. */
+  function set(path: string, after: unknown, label: string, kind = 'set'): void {
+    act(kind, label, [{ path, before: valueAt(workshop.value, path), after }])
+  }
+
+  /** The headcount: done at once, or the question that has to be answered first. */
+  function people(n: number): Extract<Edit, { ask: string }> | undefined {
+    const w = workshop.value!
+    const edit = setHeadcount(
+      w,
+      n,
+      Array.from({ length: Math.max(0, n - w.group.participants.length) }, () => uuidv7()),
+    )
+    if ('ask' in edit) return edit
+    act('headcount', `${w.group.participants.length} people became ${n}`, edit.changes, edit.guards)
+    return undefined
+  }
+
+  const tried = (changes: Change[]): Plan | undefined => {
+    const after = applyChanges<Workshop>(workshop.value!, changes)
+    return after && plan.value ? planWorkshop({ workshop: after, house: house.value!, now: plan.value.now }) : undefined
+  }
+
+  /** What a way out would do, in a few words, before it is pressed. */
+  function effect(r: Remedy): string {
+    if (r.changes.length === 0 || !plan.value || !say.value) return ''
+    return effectOf(plan.value, tried(r.changes)!, say.value)
+  }
+
+  return { desk, workshop, house, plan, say, since, change, act, set, people, effect, tried }
+}
+export type Bench = ReturnType<typeof useBench>
+
+const telling = ['recommended', 'packs/', 'cost-bought', 'session/', 'sheets', 'adults']
+
+function effectOf(before: Plan, after: Plan, say: Phrases): string {
+  const stops = after.findings.filter((f) => f.level === 'stop')
+  if (stops.length && !before.findings.some((f) => f.code === stops[0]!.code)) return `but: ${say.finding(stops[0]!).title.toLowerCase()}`
+  const home = after.takeHome.find((s) => s.ready)?.ready
+  if (home && after.goesHome !== before.goesHome) return `ready ${say.at(home.tellAt)}`
+  const verdict = after.split.cure?.verdict
+  if (verdict && verdict !== before.split.cure?.verdict) return verdict
+  const changed = difference(before, after)
+  for (const key of telling) {
+    const d = changed.find((c) => c.key.startsWith(key) && c.by !== null && c.by !== 0)
+    if (d) return say.difference(d) + (d.unit === 'minor' ? ' a head' : '')
+  }
+  return after.findings.length < before.findings.length ? 'fits' : ''
+}

@@ -1,0 +1,436 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import { useRoute } from 'vue-router'
+import { cureFactor, coldLimitCelsius } from '#core/cure'
+import { recipes, chosenOption, type School } from '#core/recipe'
+import { currencies } from '#core/units'
+import { isClock, isDate, weekdays, type Weekday } from '#core/time'
+import { difference, planWorkshop } from '#core/plan'
+import { sayMinutes } from '#core/phrases'
+import { inZone } from '#core/time'
+import LostPage from '../app/LostPage.vue'
+import { useDesk } from '../app/desk'
+import SegmentChoice from '../ui/SegmentChoice.vue'
+import SourceMark from '../ui/SourceMark.vue'
+import StepField from '../ui/StepField.vue'
+import type { House } from '#core/house'
+import { applyChanges, valueAt } from '#core/workshop'
+
+const route = useRoute()
+const desk = useDesk()
+const house = computed(() => desk.house(String(route.params['house'])))
+const news = ref<{ label: string; lines: string[] }>()
+const day = ref('')
+const zones = Intl.supportedValuesOf('timeZone')
+const names: Record<Weekday, string> = { mon: 'Mon', tue: 'Tue', wed: 'Wed', thu: 'Thu', fri: 'Fri', sat: 'Sat', sun: 'Sun' }
+const order = computed(() => (house.value?.weekStart === 'sun' ? (['sun', ...weekdays.slice(0, 6)] as Weekday[]) : [...weekdays]))
+
+/** Sets one field, and says what it does to the open workshops of the house. */
+function set(path: string, after: unknown, label: string) {
+  const h = house.value!
+  const changed = applyChanges<House>(h, [{ path, before: null, after }])!
+  const now = inZone(desk.now, changed.timeZone)
+  const say = desk.say(changed)
+  const lines = desk.workshops
+    .filter((w) => w.houseId === h.id && !w.archivedAt)
+    .flatMap((w) => {
+      const d = difference(desk.plan(w.id)!, planWorkshop({ workshop: w, house: changed, now })).find(
+        (x) => x.key === 'recommended' || x.key === 'earliest' || x.key === 'sheets',
+      )
+      return d && d.by
+        ? [`${w.title}: ${d.key === 'sheets' ? 'sheets' : d.key === 'earliest' ? 'first rub' : 'ready'} ${say.difference(d)}`]
+        : []
+    })
+  news.value = { label, lines }
+  desk.act({ kind: 'house', label, subject: { kind: 'house', id: h.id }, changes: [{ path, before: valueAt(h, path), after }] })
+}
+const hour = (d: Weekday, field: 'from' | 'to', value: string) => {
+  const span = house.value!.hours[d] ?? { from: '09:00', to: '17:00' }
+  const after = { ...span, [field]: value }
+  if (isClock(value) && after.from < after.to) set(`hours/${d}`, after, `${names[d]} became ${after.from} to ${after.to}`)
+}
+const addDay = () => {
+  if (isDate(day.value) && !house.value!.closedDays.includes(day.value))
+    set('closedDays', [...house.value!.closedDays, day.value].sort(), `${day.value} is closed`)
+  day.value = ''
+}
+const fahrenheit = computed(() => house.value?.units === 'imperial')
+const shownTemp = computed(() => Math.round(fahrenheit.value ? (house.value!.climate.celsius * 9) / 5 + 32 : house.value!.climate.celsius))
+const setTemp = (n: number) =>
+  set('climate/celsius', Number((fahrenheit.value ? ((n - 32) * 5) / 9 : n).toFixed(1)), `${shownTemp.value}° became ${n}°`)
+const factor = computed(() => cureFactor(house.value!.climate.celsius, house.value!.climate.humidityPct, 'moderate', 'porous'))
+/** Lines of equal hours over temperature and humidity, in the drawing's units. */
+const field = { x: (c: number) => ((c - 8) / 24) * 280, y: (rh: number) => 200 - ((rh - 25) / 70) * 200 }
+const lines = [24, 30, 36, 48, 72].map((hours) => ({
+  hours,
+  points: Array.from({ length: 121 }, (_, i) => 8 + i * 0.2)
+    .flatMap((c) => {
+      const rh = rhFor(c, hours / 24)
+      return rh === undefined ? [] : [`${field.x(c)},${field.y(rh)}`]
+    })
+    .join(' '),
+}))
+function rhFor(c: number, wanted: number): number | undefined {
+  for (let rh = 25; rh <= 95; rh += 0.5) if (cureFactor(c, rh, 'moderate', 'porous') >= wanted) return rh > 25 ? rh : undefined
+  return undefined
+}
+const choose = (recipe: string, s: School, o: string) => {
+  const ways = { ...house.value!.recipeChoices[recipe], [s.id]: o }
+  set('recipeChoices', { ...house.value!.recipeChoices, [recipe]: ways }, `${s.question.toLowerCase()} became ${o}`)
+}
+</script>
+<template>
+  <LostPage v-if="!house" />
+  <main v-else class="page">
+    <div class="head">
+      <h1>House</h1>
+      <p v-if="news" aria-live="polite">
+        <span class="ink"
+          ><b>since {{ news.label }}</b></span
+        >
+        {{ news.lines.length ? news.lines.join('; ') : 'no open workshop changes' }}.
+      </p>
+    </div>
+    <div class="top">
+      <section>
+        <h3>Measures</h3>
+        <label
+          ><span class="label">Name</span
+          ><input
+            :value="house.name"
+            maxlength="80"
+            @change="
+              ($event.target as HTMLInputElement).value.trim() &&
+              set('name', ($event.target as HTMLInputElement).value.trim(), 'the house was renamed')
+            "
+        /></label>
+        <SegmentChoice
+          label="Units"
+          :model-value="house.units"
+          :options="[
+            { id: 'imperial', name: 'in, fl oz' },
+            { id: 'metric', name: 'mm, ml' },
+          ]"
+          @update:model-value="set('units', $event, 'units changed')"
+        />
+        <SegmentChoice
+          label="Paper"
+          :model-value="house.paper"
+          :options="[
+            { id: 'letter', name: 'Letter' },
+            { id: 'a4', name: 'A4' },
+          ]"
+          @update:model-value="set('paper', $event, `paper became ${$event}`)"
+        />
+        <label
+          ><span class="label">Currency</span
+          ><select :value="house.currency" @change="set('currency', ($event.target as HTMLSelectElement).value, 'the currency changed')">
+            <option v-for="c in currencies" :key="c">{{ c }}</option>
+          </select></label
+        >
+        <label
+          ><span class="label">Time zone</span
+          ><select :value="house.timeZone" @change="set('timeZone', ($event.target as HTMLSelectElement).value, 'the time zone changed')">
+            <option v-for="z in zones" :key="z">{{ z }}</option>
+          </select></label
+        >
+        <label
+          ><span class="label">Whom to ask, on the sheets</span
+          ><input
+            :value="house.contact"
+            maxlength="80"
+            @change="set('contact', ($event.target as HTMLInputElement).value, 'whom to ask changed')"
+        /></label>
+      </section>
+      <section>
+        <div class="between">
+          <h3>Open</h3>
+          <SegmentChoice
+            label="First day"
+            hide-label
+            :model-value="house.weekStart"
+            :options="[
+              { id: 'sun', name: 'Sun first' },
+              { id: 'mon', name: 'Mon first' },
+            ]"
+            @update:model-value="set('weekStart', $event, 'the first day of the week changed')"
+          />
+        </div>
+        <ul class="week">
+          <li v-for="d in order" :key="d">
+            <b>{{ names[d] }}</b><template v-if="house.hours[d]"
+              ><input
+                type="time"
+                step="900"
+                :aria-label="`${names[d]} from`"
+                :value="house.hours[d].from"
+                @change="hour(d, 'from', ($event.target as HTMLInputElement).value)"
+              /><i class="bar" aria-hidden="true"
+                ><i
+                  :style="{
+                    left: `${(100 * (parseInt(house.hours[d].from) - 6)) / 17}%`,
+                    right: `${100 - (100 * (parseInt(house.hours[d].to) + Number(house.hours[d].to.slice(3)) / 60 - 6)) / 17}%`,
+                  }" /></i
+              ><input
+                type="time"
+                step="900"
+                :aria-label="`${names[d]} to`"
+                :value="house.hours[d].to"
+                @change="hour(d, 'to', ($event.target as HTMLInputElement).value)"
+              /><v-btn @click="set(`hours/${d}`, null, `${names[d]} is closed`)">Close</v-btn></template
+            ><template v-else
+              ><span class="two">closed</span><i class="bar shut" /><span /><v-btn
+                @click="set(`hours/${d}`, { from: '09:00', to: '17:00' }, `${names[d]} is open`)"
+                >Open</v-btn
+              ></template
+            >
+          </li>
+        </ul>
+      </section>
+      <section>
+        <h3>Closed days</h3>
+        <ul class="days">
+          <li v-for="d in house.closedDays" :key="d">
+            <span class="code">{{ d }}</span><v-btn
+              :aria-label="`Open again on ${d}`"
+              @click="
+                set(
+                  'closedDays',
+                  house.closedDays.filter((x) => x !== d),
+                  `${d} is open`,
+                )
+              "
+              >Open</v-btn
+            >
+          </li>
+        </ul>
+        <form class="row" @submit.prevent="addDay">
+          <input v-model="day" type="date" aria-label="A closed day" /><v-btn type="submit" :disabled="!day">Close it</v-btn>
+        </form>
+        <p class="small two"><b>Nothing is due on them:</b> an errand moves back to the last open hour. Cure goes on.</p>
+        <StepField
+          label="Shelf places"
+          :model-value="house.shelfPlaces"
+          :max="2000"
+          @update:model-value="set('shelfPlaces', $event, `shelf places became ${$event}`)"
+        />
+        <StepField
+          label="Days a supplier takes"
+          :model-value="house.supplierDays"
+          :max="60"
+          @update:model-value="set('supplierDays', $event, `supplier days became ${$event}`)"
+          ><SourceMark mark="E"
+        /></StepField>
+      </section>
+    </div>
+    <div class="bottom">
+      <section>
+        <h3>
+          Room <span class="two small light">how long a piece cures, medium transfer on bare wood <SourceMark mark="E" /></span>
+        </h3>
+        <div class="room">
+          <svg
+            width="330"
+            height="240"
+            viewBox="-34 -6 330 240"
+            role="img"
+            :aria-label="`At ${house.climate.celsius} °C and ${house.climate.humidityPct} % a cure of 24 h becomes ${sayMinutes(1440 * factor)}`"
+          >
+            <rect width="280" height="200" fill="var(--stock)" stroke="var(--text)" />
+            <rect :width="field.x(10)" height="200" fill="var(--stop-wash)" />
+            <text :x="field.x(10) - 6" y="190" transform="rotate(-90 17 190)" fill="var(--stop)" font-size="13">too cold to lay</text>
+            <g v-for="l in lines" :key="l.hours">
+              <polyline
+                :points="l.points"
+                fill="none"
+                :stroke="l.hours === 24 ? 'var(--text)' : 'var(--edge)'"
+                :stroke-width="l.hours === 24 ? 2.4 : 1.2"
+              />
+              <text
+                v-if="l.points"
+                :x="(l.points.split(' ').at(-1) ?? '0,0').split(',')[0]"
+                :y="(l.points.split(' ').at(-1) ?? '0,0').split(',')[1]"
+                dx="2"
+                dy="4"
+                font-size="12"
+                font-weight="700"
+                fill="var(--text)"
+              >
+                {{ l.hours }}
+              </text>
+            </g>
+            <path
+              :d="`M0 ${field.y(house.climate.humidityPct)}H${field.x(house.climate.celsius)}V200`"
+              fill="none"
+              stroke="var(--ink)"
+              stroke-dasharray="4 3"
+            />
+            <circle :cx="field.x(house.climate.celsius)" :cy="field.y(house.climate.humidityPct)" r="8" fill="var(--ink)" />
+            <text v-for="rh in [30, 50, 70, 90]" :key="rh" x="-32" :y="field.y(rh) + 4" font-size="12" fill="var(--text)">{{ rh }}%</text>
+            <text v-for="c in [10, 15, 20, 25, 30]" :key="c" :x="field.x(c) - 9" y="216" font-size="12" fill="var(--text)">
+              {{ fahrenheit ? Math.round((c * 9) / 5 + 32) : c }}°
+            </text>
+          </svg>
+          <div class="dials">
+            <StepField
+              :label="fahrenheit ? 'Temperature, °F' : 'Temperature, °C'"
+              strong
+              :model-value="shownTemp"
+              :max="fahrenheit ? 113 : 45"
+              @update:model-value="setTemp"
+            /><StepField
+              label="Humidity, %"
+              :model-value="Math.round(house.climate.humidityPct)"
+              :max="100"
+              @update:model-value="set('climate/humidityPct', $event, `${house.climate.humidityPct} % became ${$event} %`)"
+            />
+            <p class="fig">24 h → {{ sayMinutes(1440 * factor) }} <SourceMark mark="E" /></p>
+            <p class="small two">12 h least becomes {{ sayMinutes(720 * factor) }}.</p>
+            <p v-if="house.climate.celsius < coldLimitCelsius.value" class="stop">
+              <b>Too cold to lay: below {{ coldLimitCelsius.value }} °C the film does not form.</b>
+            </p>
+          </div>
+        </div>
+      </section>
+      <section>
+        <h3>Recipes <span class="two small light">how this house does it; a plan’s own choice goes first</span></h3>
+        <div v-for="r in recipes" :key="r.id" class="recipe">
+          <h4>
+            {{ r.name }} <span class="two small light">version {{ r.version }}</span>
+          </h4>
+          <div class="ways">
+            <label v-for="s in r.schools" :key="s.id"
+              ><span class="label">{{ s.question }}</span
+              ><select
+                :value="chosenOption(s, {}, house.recipeChoices[r.id] ?? {}).option.id"
+                @change="choose(r.id, s, ($event.target as HTMLSelectElement).value)"
+              >
+                <option v-for="o in s.options" :key="o.id" :value="o.id">{{ o.name }}</option>
+              </select></label
+            >
+          </div>
+        </div>
+      </section>
+    </div>
+  </main>
+</template>
+<style scoped>
+.page {
+  padding: 14px 20px 30px;
+}
+.head {
+  display: flex;
+  gap: 24px;
+  align-items: baseline;
+  margin-bottom: 10px;
+}
+.top {
+  display: grid;
+  grid-template-columns: 300px 1fr 280px;
+  gap: 26px;
+}
+section {
+  border-top: 2px solid var(--text);
+  padding-top: 10px;
+  display: grid;
+  gap: 12px;
+  align-content: start;
+}
+.bottom {
+  display: grid;
+  grid-template-columns: 1.1fr 1fr;
+  gap: 26px;
+  margin-top: 22px;
+}
+.light {
+  font: 400 14px var(--f-text);
+}
+.between {
+  display: flex;
+  justify-content: space-between;
+  align-items: center;
+}
+input,
+select {
+  height: 44px;
+  border: 1.5px solid var(--edge);
+  border-radius: 6px;
+  padding: 0 8px;
+  background: var(--stock);
+  color: var(--text);
+  font: 600 15px var(--f-text);
+  color-scheme: light dark;
+  min-width: 0;
+}
+label input,
+label select {
+  width: 100%;
+}
+ul {
+  list-style: none;
+  padding: 0;
+  margin: 0;
+}
+.week li {
+  display: grid;
+  grid-template-columns: 40px 118px 1fr 118px 84px;
+  gap: 8px;
+  align-items: center;
+  padding: 2px 0;
+}
+.bar {
+  position: relative;
+  height: 26px;
+  background: repeating-linear-gradient(135deg, transparent 0 6px, var(--hatch) 6px 7.5px);
+}
+.bar i {
+  position: absolute;
+  top: 0;
+  bottom: 0;
+  background: var(--stock);
+  border: 2px solid var(--text);
+  border-radius: 3px;
+}
+.days li {
+  display: flex;
+  justify-content: space-between;
+  align-items: center;
+}
+.row {
+  display: flex;
+  gap: 8px;
+}
+.room {
+  display: flex;
+  gap: 20px;
+  flex-wrap: wrap;
+}
+.dials {
+  display: grid;
+  gap: 10px;
+  align-content: start;
+  min-width: 200px;
+  flex: 1;
+}
+.ways {
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(130px, 1fr));
+  gap: 8px;
+}
+h4 {
+  font: 750 18px var(--f-head);
+  margin: 0 0 4px;
+}
+@media (max-width: 1000px) {
+  .top,
+  .bottom {
+    grid-template-columns: minmax(0, 1fr);
+  }
+  .week li {
+    grid-template-columns: 36px 1fr 1fr;
+  }
+  .bar {
+    display: none;
+  }
+}
+</style>

@@ -1,0 +1,303 @@
+<script setup lang="ts">
+import { computed, onBeforeUnmount, onMounted, ref } from 'vue'
+import { useRoute } from 'vue-router'
+import { homeGroups } from '#core/takehome'
+import { homeGroupName, seatOf, sheetText, stateWord, type Wording } from '#core/phrases'
+import type { PieceState } from '#core/recipe'
+import { clockOf as clockText, dateOf, isClock, isDate, placeLocal } from '#core/time'
+import LostPage from '../app/LostPage.vue'
+import { useBench } from '../bench/useBench'
+import PieceToken from '../ui/PieceToken.vue'
+import SegmentChoice from '../ui/SegmentChoice.vue'
+import SourceMark from '../ui/SourceMark.vue'
+import SheetPaper from './SheetPaper.vue'
+
+const route = useRoute()
+const id = computed(() => String(route.params['id']))
+const bench = useBench(id)
+const { workshop, house, plan, say } = bench
+const chosen = ref<string>()
+const wording = ref<Wording>('few')
+const black = ref(false)
+const paper = ref<'letter' | 'a4'>()
+
+const groups = computed(() =>
+  homeGroups.map((g) => ({ g, sheets: plan.value?.takeHome.filter((s) => s.group === g) ?? [] })).filter((x) => x.sheets.length),
+)
+const sheet = computed(
+  () =>
+    plan.value?.takeHome.find((s) => s.participant === chosen.value) ??
+    plan.value?.takeHome.find((s) => s.ready) ??
+    plan.value?.takeHome[0],
+)
+const text = computed(() => sheetText(sheet.value!, plan.value!, workshop.value!, house.value!, wording.value))
+const who = (p: string) => {
+  const i = plan.value!.takeHome.findIndex((s) => s.participant === p)
+  return plan.value!.takeHome[i]!.name ?? seatOf(plan.value!, i)
+}
+const size = computed(() => paper.value ?? house.value?.paper ?? 'letter')
+const query = computed(() => `wording=${wording.value}&paper=${size.value}&black=${black.value ? 1 : 0}`)
+const pdf = (one?: string) => `/api/workshops/${id.value}/take-home.pdf?${query.value}${one ? `&who=${one}` : ''}`
+const states = computed<PieceState[]>(() => ['to-print', 'printed', ...(sheet.value?.chain ?? [])])
+const stored = computed(() => workshop.value?.pieces.find((p) => p.participant === sheet.value?.participant))
+
+function setPiece(state: PieceState, laidAt: string | null, asIs = true) {
+  const s = sheet.value!
+  const piece = stored.value ?? { id: `${s.participant}-d1`, participant: s.participant, state, laidAt: null }
+  const after = { ...piece, state, laidAt, asIs }
+  bench.act('piece-state', `${who(s.participant)}’s piece: ${stateWord(state, plan.value!.recipe.words)}`, [
+    { path: `pieces/${piece.id}`, before: stored.value ?? null, after },
+  ])
+}
+const laid = computed(() => stored.value?.laidAt ?? sheet.value?.ready?.laidAt)
+const canLay = computed(() => !!plan.value?.split.cure || !!sheet.value?.ready || sheet.value?.group === 'not-laid')
+function setLaid(field: 'date' | 'time', value: string) {
+  if (field === 'date' ? !isDate(value) : !isClock(value)) return
+  const zone = house.value!.timeZone
+  const base = laid.value ?? plan.value!.now
+  const at = placeLocal({ date: field === 'date' ? value : dateOf(base), time: field === 'time' ? value : clockText(base) }, zone).at
+  setPiece(
+    sheet.value!.state === 'to-print' || sheet.value!.state === 'printed' ? 'laid' : sheet.value!.state,
+    at,
+    stored.value?.asIs ?? false,
+  )
+}
+const follow = () =>
+  stored.value &&
+  bench.act('piece-state', `${who(sheet.value!.participant)}’s piece follows the plan`, [
+    { path: `pieces/${stored.value.id}`, before: stored.value, after: null },
+  ])
+const print = () => window.open(pdf(sheet.value?.participant), '_blank')
+onMounted(() => window.addEventListener('imprenta:print', print))
+onBeforeUnmount(() => window.removeEventListener('imprenta:print', print))
+</script>
+<template>
+  <LostPage v-if="!workshop || !house || !plan || !say" />
+  <main v-else-if="!sheet" class="none">
+    <h1>Take-home</h1>
+    <p class="two">Nobody is in the group yet, so there is no sheet.</p>
+    <v-btn :to="`/w/${id}/bench/group`">To the group</v-btn>
+  </main>
+  <main v-else class="page">
+    <nav class="who" aria-label="Sheets">
+      <h2>Take-home</h2>
+      <p class="two small">{{ plan.takeHome.length }} sheets, by how far the piece is</p>
+      <section v-for="x in groups" :key="x.g">
+        <h3>
+          {{ homeGroupName(x.g) }} <span>{{ x.sheets.length }}</span>
+        </h3>
+        <ul>
+          <li v-for="s in x.sheets" :key="s.participant">
+            <button
+              type="button"
+              class="plain person"
+              :class="{ on: s.participant === sheet.participant }"
+              :aria-current="s.participant === sheet.participant"
+              @click="chosen = s.participant"
+            >
+              <PieceToken :state="s.state" :size="26" /><b>{{ who(s.participant) }}</b
+              ><small v-if="s.ready">from {{ say.at(s.ready.tellAt) }}</small>
+            </button>
+          </li>
+        </ul>
+      </section>
+    </nav>
+    <div class="desk">
+      <SheetPaper
+        :text="text"
+        :paper="size"
+        :black="black"
+        :large="wording === 'large'"
+        :drawing="workshop.drawing"
+        :kind="workshop.designs[0]!.kind"
+      />
+    </div>
+    <aside class="side">
+      <h3>{{ who(sheet.participant) }}’s sheet</h3>
+      <hr class="rule" />
+      <template v-if="sheet.ready"
+        ><p class="fig">{{ say.at(sheet.ready.recommendedAt) }}, told as {{ say.at(sheet.ready.tellAt) }}</p>
+        <p class="small two">
+          Laid {{ say.at(sheet.ready.laidAt) }}, plus {{ say.minutes(sheet.ready.recommendedMin) }} <SourceMark :mark="sheet.ready.mark" />,
+          rounded up. <b>Never before {{ say.at(sheet.ready.neverBefore) }}.</b>
+        </p></template
+      >
+      <p v-else class="two">{{ homeGroupName(sheet.group) }}: nothing to wait for.</p>
+      <label class="opt"
+        ><span>Goes home</span
+        ><select :value="sheet.state" @change="setPiece(($event.target as HTMLSelectElement).value as PieceState, stored?.laidAt ?? null)">
+          <option v-for="s in states" :key="s" :value="s">{{ stateWord(s, plan.recipe.words) }}</option>
+        </select></label
+      >
+      <div v-if="canLay" class="opt">
+        <span>Laid at</span
+        ><span class="two-in"
+          ><input
+            type="date"
+            aria-label="Laid on"
+            :value="laid ? dateOf(laid) : ''"
+            @change="setLaid('date', ($event.target as HTMLInputElement).value)" /><input
+            type="time"
+            aria-label="Laid at"
+            :value="laid ? clockText(laid) : ''"
+            @change="setLaid('time', ($event.target as HTMLInputElement).value)"
+        /></span>
+      </div>
+      <p class="small two">
+        {{ sheet.known ? 'Noted for this piece.' : 'As the plan has it.' }}
+        <button v-if="sheet.known" type="button" class="plain link" @click="follow">Follow the plan</button>
+      </p>
+      <div class="opt">
+        <span>Paper</span
+        ><SegmentChoice
+          label="Paper"
+          hide-label
+          :model-value="size"
+          :options="[
+            { id: 'letter', name: 'Letter' },
+            { id: 'a4', name: 'A4' },
+          ]"
+          @update:model-value="paper = $event as 'letter' | 'a4'"
+        />
+      </div>
+      <div class="opt">
+        <span>Words</span
+        ><SegmentChoice
+          label="Words"
+          hide-label
+          :model-value="wording"
+          :options="[
+            { id: 'few', name: 'Few' },
+            { id: 'more', name: 'More' },
+            { id: 'large', name: 'Large' },
+          ]"
+          @update:model-value="wording = $event as Wording"
+        />
+      </div>
+      <div class="opt"><v-checkbox v-model="black" label="Black ink only" /></div>
+      <v-btn block :href="pdf()" target="_blank">Print all {{ plan.takeHome.length }} (PDF)</v-btn>
+      <v-btn block :href="`/api/workshops/${id}/take-home.md?${query}`">All as Markdown</v-btn>
+      <v-btn block color="primary" variant="flat" :href="pdf(sheet.participant)" target="_blank"
+        >Print {{ who(sheet.participant) }}’s sheet</v-btn
+      >
+    </aside>
+  </main>
+</template>
+<style scoped>
+.page {
+  display: grid;
+  grid-template-columns: 300px minmax(0, 1fr) 320px;
+  flex: 1;
+}
+.who {
+  padding: 14px 0 20px 20px;
+}
+.who section {
+  border-top: 2px solid var(--text);
+  margin: 10px 20px 0 0;
+  padding-top: 6px;
+}
+.who h3 span {
+  float: right;
+}
+ul {
+  list-style: none;
+  padding: 0;
+  margin: 4px -20px 0 -8px;
+}
+.person {
+  display: flex;
+  align-items: center;
+  gap: 10px;
+  width: 100%;
+  min-height: 44px;
+  padding: 3px 24px 3px 8px;
+}
+.person b {
+  overflow: hidden;
+  text-overflow: ellipsis;
+  white-space: nowrap;
+}
+.person small {
+  margin-left: auto;
+  white-space: nowrap;
+}
+.person:hover {
+  background: var(--wash);
+}
+.on {
+  background: var(--ink) !important;
+  color: var(--on-ink);
+  clip-path: polygon(0 0, calc(100% - 11px) 0, 100% 50%, calc(100% - 11px) 100%, 0 100%);
+}
+.person:focus-visible {
+  outline: 3px solid var(--ink);
+  outline-offset: -3px;
+}
+.desk {
+  background: var(--board);
+  padding: 14px;
+  display: grid;
+  justify-items: center;
+  align-items: start;
+  min-width: 0;
+}
+.side {
+  padding: 16px 20px;
+  display: grid;
+  gap: 8px;
+  align-content: start;
+}
+.opt {
+  display: flex;
+  justify-content: space-between;
+  align-items: center;
+  gap: 10px;
+  border-top: 1px solid var(--rule);
+  padding-top: 8px;
+  flex-wrap: wrap;
+}
+select,
+input {
+  height: 44px;
+  border: 1.5px solid var(--edge);
+  border-radius: 6px;
+  padding: 0 6px;
+  background: var(--stock);
+  color: var(--text);
+  font: 600 15px var(--f-text);
+  color-scheme: light dark;
+}
+.two-in {
+  display: flex;
+  gap: 4px;
+}
+.link {
+  text-decoration: underline;
+}
+.link:focus-visible {
+  outline: 3px solid var(--ink);
+}
+.side :deep(.v-btn-toggle .v-btn) {
+  padding: 0 11px;
+}
+.none {
+  padding: 30px 20px;
+  display: grid;
+  gap: 12px;
+  justify-items: start;
+}
+@media (max-width: 1100px) {
+  .page {
+    grid-template-columns: 240px 1fr;
+  }
+  .side {
+    grid-column: 1 / -1;
+  }
+}
+@media (max-width: 760px) {
+  .page {
+    grid-template-columns: minmax(0, 1fr);
+  }
+}
+</style>

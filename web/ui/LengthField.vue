@@ -1,0 +1,93 @@
+<script setup lang="ts">
+import { computed, ref, useId, watch } from 'vue'
+import { readLength, showLength, type LengthUnit } from '#core/units'
+import type { TypedLength } from '#core/workshop'
+
+/** A length, kept as typed; the other unit stands below. What cannot be read stays in the field, with the ways out as buttons. */
+const props = defineProps<{ modelValue: TypedLength; label: string; unit: LengthUnit }>()
+const emit = defineEmits<{ 'update:modelValue': [TypedLength] }>()
+const id = useId()
+const text = ref(props.modelValue.text)
+const read = computed(() => readLength(text.value, props.unit))
+watch(
+  () => props.modelValue,
+  (v) => {
+    const now = read.value
+    if (!(now.ok && now.mm === v.mm)) text.value = v.text
+  },
+)
+const other = computed(() => showLength(props.modelValue.mm, props.unit === 'in' ? 'mm' : 'in'))
+function take(t: string) {
+  text.value = t
+  const r = readLength(t, props.unit)
+  if (r.ok && (r.mm !== props.modelValue.mm || r.text !== props.modelValue.text))
+    emit('update:modelValue', { mm: r.mm, text: /[a-z"″]/i.test(r.text) ? r.text : `${r.text} ${r.unit}` })
+}
+const step = (by: number) => {
+  const size = props.unit === 'in' ? 25.4 / 8 : 1
+  take(showLength(Math.max(size, Math.round(props.modelValue.mm / size + by) * size), props.unit))
+}
+</script>
+<template>
+  <div>
+    <span :id="id" class="label">{{ label }}</span>
+    <div class="box" :class="{ bad: !read.ok }">
+      <button type="button" class="plain" :aria-label="`${label}: smaller`" @click="step(-1)">−</button>
+      <input
+        :value="text"
+        :aria-labelledby="id"
+        :aria-invalid="!read.ok"
+        @input="take(($event.target as HTMLInputElement).value)"
+        @keydown.up.prevent="step(1)"
+        @keydown.down.prevent="step(-1)"
+      />
+      <button type="button" class="plain" :aria-label="`${label}: larger`" @click="step(1)">+</button>
+    </div>
+    <div v-if="read.ok" class="small two">{{ other }}</div>
+    <div v-else role="alert" class="small stop">
+      {{ read.what }} <button v-for="r in read.remedies" :key="r" type="button" class="plain way" @click="take(r)">{{ r }}</button>
+    </div>
+  </div>
+</template>
+<style scoped>
+.box {
+  display: grid;
+  grid-template-columns: 44px 1fr 44px;
+  height: 46px;
+  border: 1.5px solid var(--edge);
+  border-radius: var(--r-ctl);
+  overflow: hidden;
+  background: var(--stock);
+}
+.bad {
+  border-color: var(--stop);
+}
+button:not(.way) {
+  display: grid;
+  place-items: center;
+  font: 800 22px var(--f-text);
+  background: var(--board);
+}
+button:hover {
+  background: var(--wash);
+}
+button:focus-visible,
+input:focus-visible {
+  outline: 3px solid var(--ink);
+  outline-offset: -4px !important;
+}
+input {
+  min-width: 0;
+  width: 100%;
+  text-align: center;
+  font: 750 17px var(--f-head);
+  border: 0;
+  background: transparent;
+  color: var(--text);
+}
+.way {
+  text-decoration: underline;
+  padding: 4px 6px;
+  color: var(--text);
+}
+</style>

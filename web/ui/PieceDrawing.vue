@@ -1,0 +1,82 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { pieceKind } from '#core/recipe'
+import type { Drawing } from '#core/workshop'
+import HouseDrawing from './HouseDrawing.vue'
+/** A kind of piece, drawn with the workshop's picture on it. */
+const props = defineProps<{ kind: string; drawing: Drawing; width?: number }>()
+const hangs = computed(() => pieceKind(props.kind).hangs)
+const round = computed(() => ['coaster', 'ornament'].includes(props.kind))
+</script>
+<template>
+  <span class="piece" :class="kind" :style="{ '--w': `${width ?? 74}px` }" aria-hidden="true"
+    ><svg v-if="hangs" class="cord" viewBox="0 0 40 14" aria-hidden="true">
+      <path d="M3 14 20 2 37 14" fill="none" stroke="currentColor" stroke-width="1.6" />
+      <circle cx="20" cy="2" r="2" fill="currentColor" /></svg
+    ><span class="face" :class="{ round }"><HouseDrawing :drawing="drawing" :width="(width ?? 74) * 0.62" /></span
+  ></span>
+</template>
+<style scoped>
+.piece {
+  display: inline-grid;
+  place-items: end center;
+  width: var(--w);
+  height: calc(var(--w) * 0.78);
+  position: relative;
+}
+.face {
+  display: grid;
+  place-items: center;
+  width: 90%;
+  height: 78%;
+  border: 1.8px solid var(--text);
+  background: #fbf8f1;
+  color: #241c17;
+  box-shadow: 3px 3px 0 0 #c9ae80;
+}
+.cord {
+  position: absolute;
+  top: 0;
+  width: 62%;
+  color: var(--text);
+}
+.round {
+  border-radius: 50%;
+}
+.stone .face {
+  border-radius: 48% 52% 40% 44%;
+  background: #d9cdb8;
+}
+.jar .face {
+  border-radius: 8px 8px 5px 5px;
+  width: 62%;
+  height: 84%;
+  box-shadow: none;
+  background: var(--water-wash);
+}
+.jar::before {
+  content: '';
+  position: absolute;
+  top: 0;
+  width: 50%;
+  height: 14%;
+  border: 1.8px solid var(--text);
+  background: #e6d2ac;
+}
+.glass-block .face {
+  background: var(--water-wash);
+  width: 70%;
+}
+.card .face {
+  width: 58%;
+  height: 90%;
+}
+.stickers .face {
+  border-style: dashed;
+  box-shadow: none;
+}
+.block .face {
+  box-shadow: 8px -6px 0 -1px #c9ae80;
+  width: 76%;
+}
+</style>

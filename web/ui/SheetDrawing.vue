@@ -1,0 +1,60 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import type { SheetGrid } from '#core/sheets'
+import type { Size } from '#core/units'
+import type { Drawing } from '#core/workshop'
+import HouseDrawing from './HouseDrawing.vue'
+/** A printed sheet to scale, the unprintable edge dotted; mirrored prints are drawn mirrored. */
+const props = defineProps<{
+  grid: SheetGrid
+  paper: Size
+  margin: number
+  picture: Size
+  drawing: Drawing
+  mirrored: boolean
+  height?: number
+}>()
+const k = computed(() => (props.height ?? 210) / props.paper.heightMm)
+const w = computed(() => (props.grid.turned ? props.picture.heightMm : props.picture.widthMm) * k.value)
+const h = computed(() => (props.grid.turned ? props.picture.widthMm : props.picture.heightMm) * k.value)
+</script>
+<template>
+  <span
+    class="paper"
+    role="img"
+    :aria-label="`${grid.perSheet} prints on a sheet${mirrored ? ', mirrored' : ''}`"
+    :style="{ width: `${paper.widthMm * k}px`, height: `${paper.heightMm * k}px` }"
+  >
+    <i class="edge" :style="{ inset: `${margin * k}px` }" />
+    <span
+      v-for="(p, i) in grid.places"
+      :key="i"
+      class="print"
+      :style="{ left: `${p.xMm * k}px`, bottom: `${p.yMm * k}px`, width: `${w}px`, height: `${h}px` }"
+      ><HouseDrawing
+        :drawing="drawing"
+        :width="Math.min(w * 0.85, h * 1.2)"
+        :style="{ transform: `${grid.turned ? 'rotate(90deg)' : ''} ${mirrored ? 'scaleX(-1)' : ''}` }"
+    /></span>
+  </span>
+</template>
+<style scoped>
+.paper {
+  display: inline-block;
+  position: relative;
+  background: #fff;
+  box-shadow: 4px 4px 0 0 var(--night);
+  color: #241c17;
+}
+.edge {
+  position: absolute;
+  border: 1px dotted #8a7b66;
+}
+.print {
+  position: absolute;
+  border: 1px solid #241c17;
+  display: grid;
+  place-items: center;
+  overflow: hidden;
+}
+</style>

@@ -1,0 +1,33 @@
+<script setup lang="ts">
+import type { Mark } from '#core/reasons'
+defineProps<{ mark: Mark }>()
+const words: Record<Mark, string> = { P: 'practitioners agree', E: 'our estimate, you may edit it', Y: 'yours, from the logbook' }
+</script>
+<template>
+  <span class="mark" :class="mark" :title="words[mark]"
+    ><span aria-hidden="true">{{ mark }}</span
+    ><span class="sr">({{ words[mark] }})</span></span
+  >
+</template>
+<style scoped>
+.mark {
+  display: inline-grid;
+  place-items: center;
+  width: 17px;
+  height: 17px;
+  font: 700 11px/1 var(--f-text);
+  border: 1.2px solid var(--text);
+  vertical-align: 1px;
+  margin: 0 2px;
+  color: var(--text);
+  background: var(--stock);
+}
+.E {
+  border-style: dashed;
+  border-radius: 50%;
+}
+.Y {
+  background: var(--text);
+  color: var(--stock);
+}
+</style>

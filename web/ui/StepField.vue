@@ -1,0 +1,109 @@
+<script setup lang="ts">
+import { ref, useId, watch } from 'vue'
+
+/** A number by minus, plus, or typing. What is typed and cannot be stays in the field, with what is wrong under it. */
+const props = withDefaults(
+  defineProps<{ modelValue: number; label: string; min?: number; max: number; strong?: boolean; suffix?: string; note?: string }>(),
+  { min: 0 },
+)
+const emit = defineEmits<{ 'update:modelValue': [number] }>()
+const id = useId()
+const text = ref(String(props.modelValue))
+const wrong = ref('')
+watch(
+  () => props.modelValue,
+  (n) => {
+    text.value = String(n)
+    wrong.value = ''
+  },
+)
+
+function typed(raw: string) {
+  text.value = raw
+  if (raw.trim() === '') {
+    wrong.value = ''
+    return
+  }
+  const n = /^\d{1,6}$/.test(raw.trim()) ? Number(raw) : NaN
+  wrong.value = Number.isNaN(n)
+    ? 'A whole number, please.'
+    : n < props.min
+      ? `${props.min} at the least.`
+      : n > props.max
+        ? `${props.max} at the most.`
+        : ''
+  if (!wrong.value && n !== props.modelValue) emit('update:modelValue', n)
+}
+const step = (by: number) => {
+  const n = Math.min(props.max, Math.max(props.min, props.modelValue + by))
+  if (n !== props.modelValue) emit('update:modelValue', n)
+}
+</script>
+<template>
+  <div class="step" :class="{ strong }">
+    <span class="label" :id="id">{{ label }}</span>
+    <div class="box" :class="{ bad: wrong }">
+      <button type="button" class="plain" :aria-label="`${label}: one less`" :disabled="modelValue <= min" @click="step(-1)">−</button>
+      <input
+        :value="text"
+        inputmode="numeric"
+        :aria-labelledby="id"
+        :aria-invalid="!!wrong"
+        @input="typed(($event.target as HTMLInputElement).value)"
+        @keydown.up.prevent="step(1)"
+        @keydown.down.prevent="step(-1)"
+        @blur="text.trim() === '' && (text = String(modelValue))"
+      />
+      <button type="button" class="plain" :aria-label="`${label}: one more`" :disabled="modelValue >= max" @click="step(1)">+</button>
+    </div>
+    <div class="small" :class="wrong ? 'stop' : 'two'" :role="wrong ? 'alert' : undefined">{{ wrong || note }}<slot /></div>
+  </div>
+</template>
+<style scoped>
+.box {
+  display: grid;
+  grid-template-columns: 44px 1fr 44px;
+  height: 46px;
+  border: 1.5px solid var(--edge);
+  border-radius: var(--r-ctl);
+  overflow: hidden;
+  background: var(--stock);
+  min-width: 130px;
+}
+.box button {
+  display: grid;
+  place-items: center;
+  font: 800 22px var(--f-text);
+  background: var(--board);
+}
+.box button:hover:not(:disabled) {
+  background: var(--wash);
+}
+.box button:disabled {
+  color: var(--text-2);
+  cursor: default;
+}
+.box button:focus-visible,
+input:focus-visible {
+  outline-offset: -4px !important;
+}
+input {
+  width: 100%;
+  min-width: 0;
+  text-align: center;
+  font: 750 24px var(--f-head);
+  color: var(--text);
+  background: transparent;
+  border: 0;
+}
+.strong .box {
+  border-color: var(--ink);
+}
+.strong .box button {
+  background: var(--ink);
+  color: var(--on-ink);
+}
+.bad {
+  border-color: var(--stop);
+}
+</style>

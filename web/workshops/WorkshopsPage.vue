@@ -1,0 +1,426 @@
+<script setup lang="ts">
+import { uuidv7 } from 'uuidv7'
+import { computed, ref } from 'vue'
+import { useRouter } from 'vue-router'
+import { addMinutes, inZone, minutesBetween, roundUpToHour, sayClock, sayDay } from '#core/time'
+import { clockOf } from '#core/house'
+import { sayMinutes } from '#core/phrases'
+import { newWorkshop, type Workshop } from '#core/workshop'
+import { api, Refused, type Problem } from '../app/api'
+import { useDesk } from '../app/desk'
+import BecauseFigure from '../ui/BecauseFigure.vue'
+import PieceToken from '../ui/PieceToken.vue'
+import TrimSheet from '../ui/TrimSheet.vue'
+import ProofStrips from './ProofStrips.vue'
+
+const desk = useDesk()
+const router = useRouter()
+const problem = ref<Problem>()
+const showArchive = ref(false)
+const open = computed(() => desk.workshops.filter((w) => !w.archivedAt))
+const archived = computed(() => desk.workshops.filter((w) => w.archivedAt))
+
+/** The next class of all: the session that ends next. */
+const next = computed(() => {
+  const all = open.value.flatMap((w) =>
+    (desk.plan(w.id)?.sessions ?? []).filter((s) => minutesBetween(desk.now, s.to) > 0).map((s) => ({ w, s })),
+  )
+  const first = all.sort((a, b) => minutesBetween(b.s.from, a.s.from))[0]
+  if (!first) return undefined
+  const house = desk.house(first.w.houseId)!
+  const plan = desk.plan(first.w.id)!
+  const now = inZone(desk.now, house.timeZone)
+  const until = minutesBetween(now, first.s.from)
+  const load = plan.split.loads.find((l) => l.sessionId === first.s.id)
+  return {
+    ...first,
+    house,
+    plan,
+    say: desk.say(house),
+    until,
+    load,
+    stages: load?.stages.filter((x) => x.attended).map((x) => x.name.toLowerCase()) ?? [],
+  }
+})
+const errands = computed(() =>
+  next.value
+    ? open.value
+        .flatMap((w) => {
+          const say = desk.say(desk.house(w.houseId)!)
+          return desk
+            .plan(w.id)!
+            .errands.filter(
+              (e) => e.state !== 'done' && minutesBetween(desk.now, desk.plan(w.id)!.sessions.find((s) => s.id === e.sessionId)!.to) > 0,
+            )
+            .map((e) => ({ w, e, say, left: minutesBetween(desk.now, e.by) }))
+        })
+        .sort((a, b) => a.left - b.left)
+    : [],
+)
+const due = computed(() => errands.value[0])
+const did = (x: NonNullable<typeof due.value>) =>
+  desk.act({
+    kind: 'errand-done',
+    label: `${x.say.errand(x.e).title.toLowerCase()} done`,
+    subject: { kind: 'workshop', id: x.w.id },
+    changes: [{ path: 'errandsDone', before: x.w.errandsDone, after: [...x.w.errandsDone, x.e.id] }],
+  })
+const dueIn = (min: number) => (min < 0 ? `Late by ${sayMinutes(min)}` : `Due in ${sayMinutes(min)}`)
+/** Who needs a thought: who has no piece laid, who misses the next class. */
+const people = computed(() => {
+  const n = next.value
+  if (!n) return []
+  return n.plan.takeHome.flatMap((t) => {
+    const p = n.w.group.participants.find((x) => x.id === t.participant)!
+    const piece = n.w.pieces.find((x) => x.participant === p.id)
+    const name = p.name ?? `Seat ${t.seat}`
+    if (p.misses.includes(n.s.id)) return [{ name, what: 'misses this class', state: piece?.state }]
+    if (t.group === 'not-laid' && p.misses.length) return [{ name, what: 'missed the laying: no piece yet', state: undefined }]
+    return []
+  })
+})
+const laidCount = computed(() => next.value?.w.pieces.filter((p) => p.laidAt).length ?? 0)
+const shelf = computed(() => {
+  const n = next.value
+  if (!n?.plan.shelf || laidCount.value === 0) return undefined
+  const pieces = n.w.pieces.filter((p) => p.state !== 'to-print' && p.state !== 'printed' && p.state !== 'sealed')
+  return { pieces, free: Math.max(0, n.plan.shelf.capacity - pieces.length), capacity: n.plan.shelf.capacity }
+})
+const shelfTimes = computed(() => {
+  const n = next.value
+  const first = [...(shelf.value?.pieces ?? [])].filter((p) => p.laidAt).sort((a, b) => minutesBetween(a.laidAt!, b.laidAt!))[0]
+  if (!n || !first?.laidAt || !n.plan.figures['cure-least']) return undefined
+  const min = (k: string) => Number(n.plan.figures[k]!.value)
+  return { laid: first.laidAt, ...readyFrom(first.laidAt, min('cure-least'), min('cure-better')) }
+})
+function readyFrom(laid: string, least: number, better: number) {
+  const n = next.value!
+  const at = (m: number) => n.say.at(addMinutes(laid, m))
+  return { earliest: at(least), better: n.say.at(roundUpToHour(addMinutes(laid, better))) }
+}
+function create(w: Workshop, label: string) {
+  desk.act({ kind: 'create', label, subject: { kind: 'workshop', id: w.id }, changes: [{ path: '', before: null, after: w }] })
+  void router.push(`/w/${w.id}/bench/group`)
+}
+const makeNew = (houseId: string) =>
+  create(newWorkshop({ id: uuidv7(), design: uuidv7(), participants: [] }, houseId, 'A new workshop', desk.now), 'a workshop was made')
+/** A copy keeps what and how, not who was absent, what was laid or when. */
+function copyOf(w: Workshop, title: string, houseId = w.houseId): Workshop {
+  return {
+    ...w,
+    id: uuidv7(),
+    houseId,
+    title,
+    createdAt: desk.now,
+    archivedAt: null,
+    sessions: [],
+    pieces: [],
+    errandsDone: [],
+    choices: { ...w.choices, split: {} },
+    group: { ...w.group, participants: w.group.participants.map((p) => ({ ...p, id: uuidv7(), misses: [], name: null })) },
+    designs: w.designs.map((d) => ({ ...d, id: uuidv7() })),
+  }
+}
+const duplicate = (w: Workshop) => create(copyOf(w, `${w.title}, again`.slice(0, 120)), `${w.title} was copied`)
+const archive = (w: Workshop, on: boolean) =>
+  desk.act({
+    kind: on ? 'archive' : 'restore',
+    label: `${w.title} ${on ? 'archived' : 'restored'}`,
+    subject: { kind: 'workshop', id: w.id },
+    changes: [{ path: 'archivedAt', before: w.archivedAt, after: on ? desk.now : null }],
+  })
+const incoming = ref<Workshop>()
+async function bringIn(e: Event) {
+  const input = e.target as HTMLInputElement
+  const file = input.files?.[0]
+  if (!file) return
+  problem.value = undefined
+  try {
+    incoming.value = (await api.lookAtWorkshop(await file.text())).workshop
+  } catch (err) {
+    problem.value =
+      err instanceof Refused
+        ? err.problem
+        : { what: 'The server does not answer.', path: '(server)', remedy: 'Try again; the file stays where it is.' }
+  }
+  input.value = ''
+}
+function takeIn() {
+  const w = incoming.value!
+  const house = desk.house(w.houseId) ?? desk.houseList[0]!
+  const known = desk.workshop(w.id)
+  incoming.value = undefined
+  create(
+    {
+      ...w,
+      houseId: house.id,
+      id: known ? uuidv7() : w.id,
+      title: known ? `${w.title}, from a file`.slice(0, 120) : w.title,
+      archivedAt: null,
+    },
+    `${w.title} came in from a file`,
+  )
+}
+</script>
+<template>
+  <main class="page">
+    <TrimSheet v-if="next" class="next">
+      <div class="a">
+        <p class="two small">Next class</p>
+        <h2 class="t">
+          <router-link :to="`/w/${next.w.id}/bench/kit`">{{ next.w.title }}</router-link>
+        </h2>
+        <h1 class="in">
+          {{
+            next.until <= 0
+              ? 'now'
+              : next.until < 48 * 60
+                ? `in ${next.until < 120 ? `${Math.ceil(next.until)} minutes` : `${Math.round(next.until / 60)} hours`}`
+                : `in ${Math.round(next.until / 1440)} days`
+          }}
+        </h1>
+        <p>
+          <b>{{ sayDay(next.s.from) }} {{ sayClock(next.s.from, clockOf(next.house)) }}</b> to
+          {{ sayClock(next.s.to, clockOf(next.house)) }}
+        </p>
+        <p class="two small">
+          class {{ next.s.number }} of {{ next.plan.sessions.length }}: {{ next.stages.join(' · ') }}<br />{{ next.house.name }},
+          {{ next.s.room }}. Set-up is inside the booking.
+        </p>
+        <div class="row">
+          <v-btn color="primary" variant="flat" :href="`/api/workshops/${next.w.id}/take-home.pdf`" target="_blank">Print all sheets</v-btn
+          ><v-btn :to="`/w/${next.w.id}/bench/kit`">Pack: the kit</v-btn>
+        </div>
+        <p class="two small">{{ next.plan.takeHome.length }} take-home sheets, one PDF</p>
+      </div>
+      <div class="b">
+        <div v-if="due" class="flag">
+          <p class="small">
+            <b>{{ dueIn(due.left) }}</b>
+          </p>
+          <h3>{{ due.say.errand(due.e).title }}</h3>
+          <p>{{ due.w.title }}, by {{ due.say.at(due.e.by) }}{{ due.say.errand(due.e).body ? `: ${due.say.errand(due.e).body}` : '' }}</p>
+        </div>
+        <p v-else class="ok">Nothing is due.</p>
+        <div class="row">
+          <v-btn v-if="due" @click="did(due)">Done</v-btn
+          ><span v-if="errands.length > 1" class="small two"
+            >{{ errands.length - 1 }} more:
+            {{
+              errands
+                .slice(1, 3)
+                .map((x) => x.say.errand(x.e).title.toLowerCase())
+                .join(', ')
+            }}</span
+          >
+        </div>
+        <h3 class="gap">
+          Who
+          <span class="two small light">{{
+            laidCount ? `${laidCount} of ${next.plan.people} have laid` : `${next.plan.people} come`
+          }}</span>
+        </h3>
+        <p v-for="p in people" :key="p.name" class="person">
+          <PieceToken :state="p.state ?? 'to-print'" :size="24" /> <b>{{ p.name }}</b> <span class="two">{{ p.what }}</span>
+        </p>
+        <p v-if="!people.length" class="two small">Everybody is expected.</p>
+      </div>
+      <div class="c">
+        <template v-if="shelf">
+          <h3>
+            Shelf <span class="two small light">{{ shelf.pieces.length }} of {{ shelf.capacity }} places</span>
+          </h3>
+          <div class="board">
+            <PieceToken v-for="p in shelf.pieces" :key="p.id" :state="p.state" :size="25" /><i
+              v-for="n in Math.min(shelf.free, 8)"
+              :key="n"
+              class="free"
+            />
+          </div>
+          <p v-if="shelfTimes" class="small">
+            <b class="fig20">Ready {{ shelfTimes.better }}</b
+            ><br /><b>Never before {{ shelfTimes.earliest }}</b
+            ><br /><span class="two"
+              >laid {{ next.say.at(shelfTimes.laid) }};
+              <BecauseFigure quiet :figure="next.plan.figures['cure-better']!" :say="next.say" name="Cure" />, least
+              <BecauseFigure quiet :figure="next.plan.figures['cure-least']!" :say="next.say" name="Least cure"
+            /></span>
+          </p>
+        </template>
+        <template v-else
+          ><h3>Shelf</h3>
+          <p class="two small">Nothing is on it.</p></template
+        >
+        <p class="gap">
+          <BecauseFigure :figure="next.plan.figures['adults']!" :say="next.say" name="Adults needed" />
+          <b>{{ next.plan.adults.needed === 1 ? 'adult needed' : 'adults needed' }}</b>,
+          <span :class="next.plan.adults.coming >= next.plan.adults.needed ? 'ok' : 'watch'">{{ next.plan.adults.coming }} coming</span>
+        </p>
+        <p
+          v-for="(f, i) in next.plan.findings.filter((x) => x.level !== 'note').slice(0, 2)"
+          :key="i"
+          :class="f.level === 'stop' ? 'stop' : 'watch'"
+        >
+          <b>{{ next.say.finding(f).title }}</b>
+        </p>
+      </div>
+    </TrimSheet>
+    <TrimSheet v-else class="empty"
+      ><h1>No class ahead</h1>
+      <p class="two">
+        {{ open.length ? 'None of the workshops has a date to come.' : 'Make the first workshop: how many people, what they make, when.' }}
+      </p></TrimSheet
+    >
+    <div class="all">
+      <h2>All workshops</h2>
+      <v-menu v-if="desk.houseList.length > 1"
+        ><template #activator="{ props: p }"><v-btn v-bind="p">New</v-btn></template
+        ><v-list><v-list-item v-for="h in desk.houseList" :key="h.id" :title="`at ${h.name}`" @click="makeNew(h.id)" /></v-list
+      ></v-menu>
+      <v-btn v-else @click="makeNew(desk.houseList[0]!.id)">New</v-btn>
+      <v-btn tag="label">Bring one in<input class="sr" type="file" accept=".json,application/json" @change="bringIn" /></v-btn>
+      <span v-if="problem" role="alert" class="stop"
+        ><b>{{ problem.what }}</b> {{ problem.path }}. {{ problem.remedy }}</span
+      >
+      <span v-if="incoming" class="incoming"
+        ><b>{{ incoming.title }}</b
+        >, {{ incoming.group.participants.length }} people, {{ incoming.sessions.length }} classes.
+        <v-btn color="primary" variant="flat" @click="takeIn">Bring it in</v-btn>
+        <v-btn @click="incoming = undefined">Leave it</v-btn></span
+      >
+    </div>
+    <ProofStrips v-if="open.length" :workshops="open" @copy="duplicate" @archive="archive($event, true)" />
+    <div v-else class="outline">Here will be a strip of paper for each workshop, from its making to its last date.</div>
+    <div v-if="archived.length" class="archive">
+      <button type="button" class="plain" :aria-expanded="showArchive" @click="showArchive = !showArchive">
+        {{ showArchive ? '▾' : '▸' }} <b>{{ archived.length }} archived</b>
+      </button>
+      <ul v-if="showArchive">
+        <li v-for="w in archived" :key="w.id">
+          <b>{{ w.title }}</b> <span class="two">{{ desk.house(w.houseId)?.name }}, {{ w.group.participants.length }} people</span>
+          <v-btn @click="archive(w, false)">Restore</v-btn>
+        </li>
+      </ul>
+    </div>
+  </main>
+</template>
+<style scoped>
+.page {
+  padding: 16px 20px 40px;
+}
+.next {
+  display: grid;
+  grid-template-columns: 1fr 1.15fr 1.1fr;
+  gap: 30px;
+}
+.t {
+  font-size: 28px;
+}
+.t a {
+  color: inherit;
+  text-decoration: none;
+}
+.t a:hover {
+  text-decoration: underline;
+}
+.in {
+  font-size: 46px;
+  margin: 4px 0 6px;
+}
+.row {
+  display: flex;
+  gap: 10px;
+  align-items: center;
+  margin: 12px 0 4px;
+  flex-wrap: wrap;
+}
+.flag {
+  background: var(--ink);
+  color: var(--on-ink);
+  padding: 10px 34px 12px 16px;
+  border-left: 5px solid var(--text);
+  clip-path: polygon(0 0, 100% 0, calc(100% - 18px) 50%, 100% 100%, 0 100%);
+}
+.flag h3 {
+  font-size: 24px;
+}
+.gap {
+  margin-top: 12px;
+}
+.light {
+  font: 400 14px var(--f-text);
+}
+.person {
+  display: flex;
+  gap: 8px;
+  align-items: center;
+}
+.board {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px 14px;
+  padding: 10px;
+  border: solid var(--text);
+  border-width: 0 2.5px 5px;
+  margin: 8px 0;
+}
+.free {
+  width: 25px;
+  height: 25px;
+  border: 1.5px dashed var(--edge);
+}
+.fig20 {
+  font: 750 20px var(--f-head);
+}
+.all {
+  display: flex;
+  gap: 10px;
+  align-items: center;
+  margin: 20px 0 8px;
+  flex-wrap: wrap;
+}
+.all h2 {
+  margin-right: 10px;
+}
+.archive {
+  padding: 12px 0;
+}
+.archive button {
+  min-height: 44px;
+}
+.archive button:focus-visible {
+  outline: 3px solid var(--ink);
+  outline-offset: 2px;
+}
+ul {
+  list-style: none;
+  padding: 0;
+}
+.archive li {
+  display: flex;
+  gap: 12px;
+  align-items: center;
+  padding: 4px 0;
+}
+.empty {
+  padding: 32px;
+}
+.outline {
+  border: 1.5px dashed var(--edge);
+  padding: 24px;
+  color: var(--text-2);
+}
+.incoming {
+  background: var(--wash);
+  padding: 4px 10px;
+}
+label:focus-within {
+  outline: 3px solid var(--ink);
+  outline-offset: 3px;
+}
+@media (max-width: 1000px) {
+  .next {
+    grid-template-columns: 1fr;
+  }
+}
+</style>

@@ -27,7 +27,7 @@ describe('the state in which a piece goes home', () => {
     expect(sheet(moths, 'Rune')).toMatchObject({ group: 'finished', state: 'sealed', known: true }))
   it('is what it is, once all sessions are over', () =>
     expect(sheet(moths, 'Rune', sunday)).toMatchObject({ group: 'rub-at-home', state: 'laid' }))
-  it('is nothing, for who missed the laying', () => expect(sheet(moths, 'Edda')).toMatchObject({ group: 'not-laid', steps: [] }))
+  it('is nothing, for who missed the laying', () => expect(sheet(moths, 'Edda')).toMatchObject({ group: 'not-laid', steps: [], bag: [] }))
   it('is laid, for a piece that would be rubbed before its own least time', () => {
     const edda = sheet(withPiece('Edda', { laidAt: '2026-05-15T20:30:00-04:00[America/New_York]' }), 'Edda')
     expect(edda).toMatchObject({ group: 'rub-at-home', state: 'laid' })

@@ -84,10 +84,13 @@ function sheet(p: Participant, i: Sheeting): TakeHomeSheet {
     steps,
     chain,
     done: chain.filter((s) => rank(s) <= rank(state)).length,
-    bag: bag(
-      left.map((s) => s.id),
-      i,
-    ),
+    bag:
+      group === 'not-laid'
+        ? []
+        : bag(
+            left.map((s) => s.id),
+            i,
+          ),
     faults: steps.length > 0 ? i.resolved.recipe.faults : [],
     cautions: cautionLines(
       left.flatMap((s) => s.cautions),

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed } from 'vue'
+import { computed, onBeforeUnmount, onMounted, ref } from 'vue'
 import { pieceStates, type PieceState, type Recipe } from '#core/recipe'
 import { sayShortDay, sayClock, inZone } from '#core/time'
 import { clockOf, type House } from '#core/house'
@@ -18,9 +18,15 @@ const status = computed(() => {
   const now = inZone(desk.now, h.timeZone)
   return `${sayShortDay(now)}, ${sayClock(now, clockOf(h))}, all saved`
 })
+
+// What stands above the strip (the pull-up on narrow screens) has to know how high it is.
+const strip = ref<HTMLElement>()
+const tell = new ResizeObserver(() => document.documentElement.style.setProperty('--strip', `${strip.value?.offsetHeight ?? 52}px`))
+onMounted(() => tell.observe(strip.value!))
+onBeforeUnmount(() => tell.disconnect())
 </script>
 <template>
-  <footer class="strip no-print">
+  <footer ref="strip" class="strip no-print">
     <div class="ramp" aria-hidden="true"><i v-for="s in pieceStates" :key="s" :class="s" /></div>
     <ul aria-label="Pieces by state">
       <li v-for="s in pieceStates" :key="s" :class="{ none: counts[s] === 0 }">

@@ -1,10 +1,12 @@
 <script setup lang="ts">
 import { computed, defineAsyncComponent, onBeforeUnmount, onMounted, ref } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
+import { useDisplay } from 'vuetify'
 import { decisionIds, type DecisionId, type Remedy } from '#core/plan'
 import LostPage from '../app/LostPage.vue'
 import TrimSheet from '../ui/TrimSheet.vue'
 import DecisionChain from './DecisionChain.vue'
+import MeansPullUp from './MeansPullUp.vue'
 import WhatItMeans from './WhatItMeans.vue'
 import { useBench } from './useBench'
 
@@ -14,6 +16,7 @@ const id = computed(() => String(route.params['id']))
 const panel = computed<DecisionId>(() => decisionIds.find((d) => d === route.params['panel']) ?? 'kit')
 const bench = useBench(id)
 const { workshop, house, plan, say, since } = bench
+const { width } = useDisplay()
 const question = ref<ReturnType<typeof bench.people>>()
 
 const panels = {
@@ -52,9 +55,15 @@ onBeforeUnmount(() => window.removeEventListener('imprenta:people', byKey))
       :changed="since ? [...since.by.keys()] : []"
       :drawing="workshop.drawing"
       class="chain"
-    />
-    <TrimSheet class="work"><component :is="panels[panel]" :bench="bench" @people="setPeople" @take="take" /></TrimSheet>
-    <WhatItMeans :plan="plan" :say="say" :since="since" :effect="bench.effect" class="means" @take="take" />
+    >
+      <template v-if="width <= 760" #default>
+        <TrimSheet class="work"><component :is="panels[panel]" :bench="bench" @people="setPeople" @take="take" /></TrimSheet>
+      </template>
+    </DecisionChain>
+    <TrimSheet v-if="width > 760" class="work">
+      <component :is="panels[panel]" :bench="bench" @people="setPeople" @take="take" />
+    </TrimSheet>
+    <component :is="width > 1100 ? WhatItMeans : MeansPullUp" :plan="plan" :say="say" :since="since" :effect="bench.effect" @take="take" />
     <v-dialog :model-value="!!question" max-width="440" @update:model-value="question = undefined">
       <div v-if="question" class="ask">
         <h2>{{ question.names.join(', ') }} would go</h2>
@@ -94,20 +103,22 @@ onBeforeUnmount(() => window.removeEventListener('imprenta:people', byKey))
 @media (max-width: 1100px) {
   .bench {
     grid-template-columns: 240px minmax(0, 1fr);
-  }
-  .means {
-    grid-column: 1 / -1;
-    padding-left: 20px;
+    padding-bottom: 260px;
   }
 }
 @media (max-width: 760px) {
   .bench {
     grid-template-columns: minmax(0, 1fr);
-    padding: 0;
+    padding: 0 0 260px;
     gap: 0;
   }
-  .means {
-    padding: 16px 20px;
+  .work {
+    min-height: 0;
+  }
+}
+@media (max-width: 1100px) and (max-height: 600px) {
+  .bench {
+    padding-bottom: 60px;
   }
 }
 </style>

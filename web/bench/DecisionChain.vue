@@ -6,7 +6,8 @@ import type { Drawing } from '#core/workshop'
 import HouseDrawing from '../ui/HouseDrawing.vue'
 import VerdictShape from '../ui/VerdictShape.vue'
 
-/** The chain of decisions: each a link, with what was decided and whether anything stands against it. */
+/** The chain of decisions: each a link, with what was decided and whether anything stands against it. What is given as its
+ *  content opens under the chosen one (narrow screens). */
 const props = defineProps<{ id: string; plan: Plan; say: Phrases; chosen: DecisionId; changed: string[]; drawing: Drawing }>()
 const names: Record<DecisionId, string> = {
   group: 'Group',
@@ -60,6 +61,7 @@ const errand = computed(() => props.plan.errands.find((e) => e.state !== 'done')
           ><span class="state">{{ l.state }}</span>
           <span class="line">{{ l.line }}</span>
         </router-link>
+        <div v-if="l.id === chosen && $slots.default" class="open"><slot /></div>
       </li>
     </ol>
     <div v-if="errand" class="errand">
@@ -97,6 +99,10 @@ ol::before {
   padding: 7px 22px 7px 20px;
   color: var(--text);
   text-decoration: none;
+}
+.open {
+  position: relative;
+  z-index: 2;
 }
 .shape {
   grid-row: 1 / 3;

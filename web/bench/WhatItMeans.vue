@@ -13,6 +13,8 @@ const props = defineProps<{
   say: Phrases
   since: { label: string; by: Map<string, Difference> } | undefined
   effect: (r: Remedy) => string
+  /** Without its heading: it stands under one already. */
+  bare?: boolean
 }>()
 defineEmits<{ take: [Remedy] }>()
 const change = (k: string) => props.since?.by.get(k)
@@ -26,8 +28,8 @@ const looks = computed(() => props.plan.findings)
 </script>
 <template>
   <aside class="means" aria-label="What the plan means">
-    <h2>What the plan means</h2>
-    <p v-if="since && since.by.size" class="since">
+    <h2 v-if="!bare">What the plan means</h2>
+    <p v-if="!bare && since && since.by.size" class="since">
       <svg width="13" height="11" viewBox="0 0 13 11" aria-hidden="true">
         <path d="M1 10 6.5 2 12 10" fill="none" stroke="currentColor" stroke-width="2.6" />
       </svg>

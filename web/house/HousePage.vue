@@ -13,6 +13,7 @@ import { useDesk } from '../app/desk'
 import SegmentChoice from '../ui/SegmentChoice.vue'
 import SourceMark from '../ui/SourceMark.vue'
 import StepField from '../ui/StepField.vue'
+import ClimateField from './ClimateField.vue'
 import type { House } from '#core/house'
 import { applyChanges, valueAt } from '#core/workshop'
 
@@ -59,21 +60,6 @@ const shownTemp = computed(() => Math.round(fahrenheit.value ? (house.value!.cli
 const setTemp = (n: number) =>
   set('climate/celsius', Number((fahrenheit.value ? ((n - 32) * 5) / 9 : n).toFixed(1)), `${shownTemp.value}° became ${n}°`)
 const factor = computed(() => cureFactor(house.value!.climate.celsius, house.value!.climate.humidityPct, 'moderate', 'porous'))
-/** Lines of equal hours over temperature and humidity, in the drawing's units. */
-const field = { x: (c: number) => ((c - 8) / 24) * 280, y: (rh: number) => 200 - ((rh - 25) / 70) * 200 }
-const lines = [24, 30, 36, 48, 72].map((hours) => ({
-  hours,
-  points: Array.from({ length: 121 }, (_, i) => 8 + i * 0.2)
-    .flatMap((c) => {
-      const rh = rhFor(c, hours / 24)
-      return rh === undefined ? [] : [`${field.x(c)},${field.y(rh)}`]
-    })
-    .join(' '),
-}))
-function rhFor(c: number, wanted: number): number | undefined {
-  for (let rh = 25; rh <= 95; rh += 0.5) if (cureFactor(c, rh, 'moderate', 'porous') >= wanted) return rh > 25 ? rh : undefined
-  return undefined
-}
 const choose = (recipe: string, s: School, o: string) => {
   const ways = { ...house.value!.recipeChoices[recipe], [s.id]: o }
   set('recipeChoices', { ...house.value!.recipeChoices, [recipe]: ways }, `${s.question.toLowerCase()} became ${o}`)
@@ -229,48 +215,7 @@ const choose = (recipe: string, s: School, o: string) => {
           Room <span class="two small light">how long a piece cures, medium transfer on bare wood <SourceMark mark="E" /></span>
         </h3>
         <div class="room">
-          <svg
-            width="330"
-            height="240"
-            viewBox="-34 -6 330 240"
-            role="img"
-            :aria-label="`At ${house.climate.celsius} °C and ${house.climate.humidityPct} % a cure of 24 h becomes ${sayMinutes(1440 * factor)}`"
-          >
-            <rect width="280" height="200" fill="var(--stock)" stroke="var(--text)" />
-            <rect :width="field.x(10)" height="200" fill="var(--stop-wash)" />
-            <text :x="field.x(10) - 6" y="190" transform="rotate(-90 17 190)" fill="var(--stop)" font-size="13">too cold to lay</text>
-            <g v-for="l in lines" :key="l.hours">
-              <polyline
-                :points="l.points"
-                fill="none"
-                :stroke="l.hours === 24 ? 'var(--text)' : 'var(--edge)'"
-                :stroke-width="l.hours === 24 ? 2.4 : 1.2"
-              />
-              <text
-                v-if="l.points"
-                :x="(l.points.split(' ').at(-1) ?? '0,0').split(',')[0]"
-                :y="(l.points.split(' ').at(-1) ?? '0,0').split(',')[1]"
-                dx="2"
-                dy="4"
-                font-size="12"
-                font-weight="700"
-                fill="var(--text)"
-              >
-                {{ l.hours }}
-              </text>
-            </g>
-            <path
-              :d="`M0 ${field.y(house.climate.humidityPct)}H${field.x(house.climate.celsius)}V200`"
-              fill="none"
-              stroke="var(--ink)"
-              stroke-dasharray="4 3"
-            />
-            <circle :cx="field.x(house.climate.celsius)" :cy="field.y(house.climate.humidityPct)" r="8" fill="var(--ink)" />
-            <text v-for="rh in [30, 50, 70, 90]" :key="rh" x="-32" :y="field.y(rh) + 4" font-size="12" fill="var(--text)">{{ rh }}%</text>
-            <text v-for="c in [10, 15, 20, 25, 30]" :key="c" :x="field.x(c) - 9" y="216" font-size="12" fill="var(--text)">
-              {{ fahrenheit ? Math.round((c * 9) / 5 + 32) : c }}°
-            </text>
-          </svg>
+          <ClimateField :climate="house.climate" :fahrenheit="fahrenheit" @set="(c) => set('climate', c, 'the room’s air changed')" />
           <div class="dials">
             <StepField
               :label="fahrenheit ? 'Temperature, °F' : 'Temperature, °C'"

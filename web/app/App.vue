@@ -58,7 +58,6 @@ const toggleDark = () => dark(document.documentElement.dataset['theme'] !== 'dar
 onMounted(() => {
   const kept = localStorage.getItem('imprenta.dark')
   dark(kept === null ? matchMedia('(prefers-color-scheme: dark)').matches : kept === '1')
-  void desk.start()
   bindKeys({ undo: desk.undo, redo: desk.redo, sheet: () => (keys.value = true), go: (to) => void router.push(to), id: () => id.value })
 })
 watch([() => workshop.value?.title, () => route.name], ([title]) => (document.title = title ? `${title}, Imprenta` : 'Imprenta'), {

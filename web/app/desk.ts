@@ -222,8 +222,9 @@ export const useDesk = defineStore('desk', () => {
 
   /** Loads everything, sends what was left from before, and listens for what others change. */
   async function start(): Promise<void> {
-    pending.value = await queue.all()
-    await load()
+    const [left] = await Promise.all([queue.all(), load()])
+    const kept = new Set(left.map((c) => c.id))
+    pending.value = [...left, ...pending.value.filter((c) => !kept.has(c.id))]
     await flush()
     const events = new EventSource('/api/events')
     events.onmessage = (m: MessageEvent<string>) => {

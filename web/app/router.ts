@@ -1,3 +1,5 @@
+import type { DecisionId } from '#core/plan'
+import { panelOf } from '../bench/panels'
 import { createRouter, createWebHistory } from 'vue-router'
 
 /** Routes are lazy: each page is fetched when it is first opened. */
@@ -6,7 +8,15 @@ export const router = createRouter({
   routes: [
     { path: '/', name: 'workshops', component: () => import('../workshops/WorkshopsPage.vue') },
     { path: '/w/:id', redirect: (to) => ({ name: 'bench', params: { id: to.params['id']!, panel: 'kit' } }) },
-    { path: '/w/:id/bench/:panel', name: 'bench', component: () => import('../bench/BenchPage.vue') },
+    {
+      path: '/w/:id/bench/:panel',
+      name: 'bench',
+      component: () => import('../bench/BenchPage.vue'),
+      beforeEnter: (to) => {
+        // Fetched beside the page, not after it; a failure shows where the page asks for it again.
+        panelOf[to.params['panel'] as DecisionId]?.().catch(() => undefined)
+      },
+    },
     { path: '/w/:id/sessions', name: 'sessions', component: () => import('../sessions/SessionsPage.vue') },
     { path: '/w/:id/take-home', name: 'take-home', component: () => import('../takehome/TakeHomePage.vue') },
     { path: '/house/:house', name: 'house', component: () => import('../house/HousePage.vue') },

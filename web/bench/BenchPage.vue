@@ -8,6 +8,7 @@ import TrimSheet from '../ui/TrimSheet.vue'
 import DecisionChain from './DecisionChain.vue'
 import MeansPullUp from './MeansPullUp.vue'
 import WhatItMeans from './WhatItMeans.vue'
+import { panelOf } from './panels'
 import { useBench } from './useBench'
 
 const route = useRoute()
@@ -19,16 +20,7 @@ const { workshop, house, plan, say, since } = bench
 const { width } = useDisplay()
 const question = ref<ReturnType<typeof bench.people>>()
 
-const panels = {
-  group: defineAsyncComponent(() => import('./panels/GroupPanel.vue')),
-  piece: defineAsyncComponent(() => import('./panels/PiecePanel.vue')),
-  method: defineAsyncComponent(() => import('./panels/MethodPanel.vue')),
-  pictures: defineAsyncComponent(() => import('./panels/PicturesPanel.vue')),
-  kit: defineAsyncComponent(() => import('./panels/KitPanel.vue')),
-  sessions: defineAsyncComponent(() => import('./panels/SessionsPanel.vue')),
-  room: defineAsyncComponent(() => import('./panels/RoomPanel.vue')),
-  takehome: defineAsyncComponent(() => import('./panels/TakeHomePanel.vue')),
-}
+const panels = new Map(decisionIds.map((d) => [d, defineAsyncComponent(panelOf[d])]))
 
 const setPeople = (n: number) => (question.value = bench.people(n))
 function removeAnyway() {
@@ -57,11 +49,11 @@ onBeforeUnmount(() => window.removeEventListener('imprenta:people', byKey))
       class="chain"
     >
       <template v-if="width <= 760" #default>
-        <TrimSheet class="work"><component :is="panels[panel]" :bench="bench" @people="setPeople" @take="take" /></TrimSheet>
+        <TrimSheet class="work"><component :is="panels.get(panel)" :bench="bench" @people="setPeople" @take="take" /></TrimSheet>
       </template>
     </DecisionChain>
     <TrimSheet v-if="width > 760" class="work">
-      <component :is="panels[panel]" :bench="bench" @people="setPeople" @take="take" />
+      <component :is="panels.get(panel)" :bench="bench" @people="setPeople" @take="take" />
     </TrimSheet>
     <component :is="width > 1100 ? WhatItMeans : MeansPullUp" :plan="plan" :say="say" :since="since" :effect="bench.effect" @take="take" />
     <v-dialog :model-value="!!question" max-width="440" @update:model-value="question = undefined">

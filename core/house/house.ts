@@ -1,4 +1,5 @@
 import * as v from 'valibot'
+import { inks, type Ink } from '#core/recipe'
 import { currencies, type LengthUnit, type Size } from '#core/units'
 import { isClock, isDate, isTimeZone, weekdays } from '#core/time'
 
@@ -37,6 +38,8 @@ export const houseShape = v.object({
   supplierDays: whole(60),
   /** What the printer cannot reach, at each edge. */
   printerMarginMm: share(0, 40, 'margin'),
+  /** What prints here; left out, a toner printer does. */
+  printers: v.optional(v.pipe(v.array(v.picklist(inks)), v.minLength(1, 'no printer | Say toner, inkjet or both.'), v.maxLength(2))),
   /** recipe id -> school id -> option id. */
   recipeChoices: v.record(v.string(), v.record(v.string(), v.string())),
   /** material id -> what is in the cupboard, in the material's unit. */
@@ -51,3 +54,5 @@ export const clockOf = (house: Pick<House, 'units'>): 12 | 24 => (house.units ==
 
 const papers: Record<House['paper'], Size> = { letter: { widthMm: 215.9, heightMm: 279.4 }, a4: { widthMm: 210, heightMm: 297 } }
 export const paperMm = (house: Pick<House, 'paper'>): Size => papers[house.paper]
+
+export const printersOf = (house: Pick<House, 'printers'>): readonly Ink[] => house.printers ?? ['toner']

@@ -14,6 +14,8 @@ export interface KitNeeds {
   prints: number
   perSheet: number
   areaMm2: number
+  /** The folded strip of one accordion book, 0 where there is none. */
+  panelStripMm: number
   coat: Coat
   strips: { perPrint: number; lengthMm: number }
   share: Record<string, ShareBy>
@@ -128,6 +130,14 @@ function measure(use: MaterialUse, needs: KitNeeds, by: ShareBy): Measured {
       return counted(use.share ? sharers(by, seating) : seating.length, 'tables', null)
     case 'room':
       return counted(people ? 1 : 0, 'rooms', null)
+    case 'sheet':
+      return counted(needs.perSheet > 0 ? Math.ceil(needs.prints / needs.perSheet) : 0, 'sheets', null)
+    case 'panels':
+      return {
+        need: amount.times(needs.blanks).times(needs.panelStripMm),
+        each: needs.panelStripMm,
+        inputs: [...inputs, { name: 'blanks', value: needs.blanks }, { name: 'strip-length', value: needs.panelStripMm, unit: 'mm' }],
+      }
     case 'length':
       return counted(use.per === 'blank' ? needs.blanks : people, use.per === 'blank' ? 'blanks' : 'people', amount.toNumber())
   }

@@ -1,3 +1,4 @@
+import { craftFindings, craftRemedies } from './craftEn'
 import { ageName, sayList, stateWord } from './words'
 import type { PieceState } from '#core/recipe'
 import type { Said, Values, Voice } from './phrases'
@@ -15,11 +16,13 @@ const shares: Record<string, string> = {
 
 /** What is found, why, in the trade's words. */
 export const findingLines: Record<string, Line<Said>> = {
+  ...craftFindings,
   'no-people': () => said('Nobody is in the group yet', 'Say how many come; everything else follows.'),
   'recipe-missing': (v) => said(`Recipe ${v['recipe']} ${v['version']} is not here`, `Planned with ${v['instead']} instead.`),
   'larger-than-paper': (v, say) =>
     said('The picture is larger than the paper', `The printer reaches ${say.length(v['widthMm']!)} × ${say.length(v['heightMm']!)}.`),
-  'method-not-for-piece': (v) => said(`${v['method']} does not suit ${v['piece']}`, 'The film or the ink would not hold.'),
+  'method-not-for-piece': (v) =>
+    said(`${v['method']} does not suit ${v['piece']} of ${v['material']}`, 'The film or the ink would not hold.'),
   'reads-backwards': (v) =>
     said(
       'The finished picture would read backwards',
@@ -81,6 +84,7 @@ export const findingLines: Record<string, Line<Said>> = {
 
 /** Ways out, as buttons say them. */
 export const remedyLines: Record<string, Line<string>> = {
+  ...craftRemedies,
   'smaller-piece': (v, say) => `Picture ${say.length(v['widthMm']!)} × ${say.length(v['heightMm']!)}`,
   'take-method': (v) => `Take ${String(v['method']).toLowerCase()}`,
   'quicker-method': (v) => `${v['method']} on ${v['piece']}, one sitting`,

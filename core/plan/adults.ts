@@ -1,17 +1,14 @@
 import { because } from '#core/reasons'
-import { ageBands, cautions, mayTouch, type AgeBand, type Hazard } from '#core/recipe'
+import { ageBands, childrenToAdult, hazardOf, mayTouch, type Hazard } from '#core/recipe'
 import type { Judged } from '#core/sessions'
 import type { Adults } from './shapes'
 import type { Situation } from './situation'
-
-/** Children to one adult by age band (E; the house may be stricter). Adults need none. */
-const ratio: Record<AgeBand, number> = { 'under-8': 4, '8-12': 6, '13-17': 10, adult: Infinity }
 
 /** Adults the class needs: a share for each child by age, rounded up, one at each blade, heat or spray that is used in class
  *  and that some of the group may not touch alone, and one at the least. The instructor counts as coming. */
 export function planAdults(s: Situation, split: Judged): Adults {
   const byAge = ageBands
-    .map((age) => ({ age, people: s.workshop.group.participants.filter((p) => p.age === age).length, ratio: ratio[age] }))
+    .map((age) => ({ age, people: s.workshop.group.participants.filter((p) => p.age === age).length, ratio: childrenToAdult[age] }))
     .filter((b) => b.people > 0)
   const atHazards = split.loads.flatMap((l) =>
     l.stages.flatMap((stage) =>
@@ -43,7 +40,7 @@ export function planAdults(s: Situation, split: Judged): Adults {
 function hazardsOf(s: Situation, stageId: string): Hazard[] {
   const stage = s.resolved.stages.find((x) => x.id === stageId)
   return (stage?.cautions ?? []).flatMap((id) => {
-    const c = cautions[id]
-    return 'hazard' in c && c.hazard ? [c.hazard] : []
+    const hazard = hazardOf(id)
+    return hazard ? [hazard] : []
   })
 }

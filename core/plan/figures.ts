@@ -47,7 +47,7 @@ export function figuresOf(s: Situation, plan: Plan): Record<string, PlanFigure> 
       unit: 'count',
       because: because('shelf', [{ name: 'blanks', value: plan.shelf.places }]),
     }
-  if (plan.tape) figures['strips'] = { value: plan.tape.strips, unit: 'count', because: tapeBecause(plan) }
+  if (plan.tape) figures['strips'] = { value: plan.tape.strips, unit: 'count', because: tapeBecause(s, plan) }
   return figures
 }
 
@@ -91,9 +91,9 @@ const packsBecause = (need: number, have: number, cost: number): Because =>
     { name: 'cost', value: cost, unit: 'minor', mark: 'E' },
   ])
 
-const tapeBecause = (plan: Plan): Because =>
+const tapeBecause = (s: Situation, plan: Plan): Because =>
   because('strips', [
-    { name: 'tape-width', value: tapeMm.width.value, unit: 'mm', mark: tapeMm.width.mark },
+    { name: 'tape-width', value: s.resolved.tapeWidth.value, unit: 'mm', mark: s.resolved.tapeWidth.mark },
     { name: 'overlap', value: tapeMm.overlap.value, unit: 'mm', mark: tapeMm.overlap.mark },
     { name: 'margin', value: tapeMm.margin.value, unit: 'mm', mark: tapeMm.margin.mark },
     { name: 'strip-length', value: plan.tape!.stripLengthMm, unit: 'mm' },

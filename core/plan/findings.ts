@@ -1,29 +1,19 @@
 import { coldLimitCelsius } from '#core/cure'
 import { isRefusal } from '#core/reasons'
-import { latestRecipe, mayTouch, pieceKinds, recipes } from '#core/recipe'
-import { enumerateSplits, intendedSplit, type Judged } from '#core/sessions'
+import { blankMaterial, latestRecipe, mayTouch, pieceKinds, takesMaterial, type Recipe } from '#core/recipe'
+import { enumerateSplits, intendedSplit, type Judged, type Turns } from '#core/sessions'
 import { minutesBetween } from '#core/time'
 import { moveSession, type Change } from '#core/workshop'
 import type { Finding, Plan, Remedy } from './shapes'
 import type { Situation } from './situation'
-
-type Find = (s: Situation, plan: Plan) => Finding[]
+import { suits } from './suits'
+import { designPath, finding, remedy, scaled, takeMethod, takePiece, type Find } from './ways'
 
 /** What to look at: what cannot work (stop), what wants a look, what is worth knowing; the worst first. */
 export function findingsOf(s: Situation, plan: Plan): Finding[] {
   const rank = { stop: 0, look: 1, note: 2 }
   return finders.flatMap((find) => find(s, plan)).sort((a, b) => rank[a.level] - rank[b.level])
 }
-
-const finding = (
-  code: string,
-  level: Finding['level'],
-  decision: Finding['decision'],
-  values: Finding['values'] = {},
-  remedies: Remedy[] = [],
-): Finding => ({ code, level, decision, values, remedies })
-const remedy = (code: string, changes: Change[], values: Remedy['values'] = {}): Remedy => ({ code, values, changes })
-const designPath = (s: Situation, field: string) => `designs/${s.design.id}/${field}`
 
 const group: Find = (_s, plan) => (plan.people === 0 ? [finding('no-people', 'stop', 'group')] : [])
 
@@ -48,64 +38,54 @@ const piece: Find = (s, plan) => {
       ]),
     )
   }
-  if (!s.recipe.pieces.includes(s.kind.id)) {
-    const fits = recipes.filter((r) => r.pieces.includes(s.kind.id))
-    found.push(
-      finding(
-        'method-not-for-piece',
-        'stop',
-        'method',
-        { method: s.recipe.name, piece: s.kind.plural },
-        fits.map((r) => takeMethod(s, r.id)),
-      ),
-    )
-  }
+  if (!takesMaterial(s.recipe, s.design.material)) found.push(notForThis(s))
   return found
 }
 
 function fitPaper(s: Situation, room: { width: number; height: number }): Remedy {
-  const scale = Math.min(
-    1,
-    Math.max(
-      Math.min(room.width / s.design.width.mm, room.height / s.design.height.mm),
-      Math.min(room.height / s.design.width.mm, room.width / s.design.height.mm),
-    ),
-  )
-  const side = (mm: number) => Math.floor(mm * scale * 10) / 10
-  const changes = (['width', 'height'] as const).map((f) => ({
-    path: designPath(s, f),
-    before: s.design[f],
-    after: { mm: side(s.design[f].mm), text: `${side(s.design[f].mm)} mm` },
-  }))
-  return remedy('smaller-piece', changes, { widthMm: side(s.design.width.mm), heightMm: side(s.design.height.mm) })
+  const { widthMm, heightMm } = s.picture
+  const fits = (w: number, h: number) => Math.min(room.width / w, room.height / h)
+  const scale = Math.min(1, Math.max(fits(widthMm, heightMm), fits(heightMm, widthMm)))
+  return scaled(s, Math.floor(scale * (s.kind.measure.by === 'face' ? 1000 : 970)) / 10)
 }
 
-function takeMethod(s: Situation, id: string): Remedy {
-  const to = latestRecipe(id)!
-  return remedy('take-method', [{ path: designPath(s, 'recipe'), before: s.design.recipe, after: { id: to.id, version: to.version } }], {
-    method: to.name,
-  })
+/** A method on a surface it does not take: another surface of the same kind, another method, or another piece. */
+function notForThis(s: Situation): Finding {
+  const surfaces = s.kind.materials.filter((m) => takesMaterial(s.recipe, m))
+  const methods = s.recipes.filter((r) => takesMaterial(r, s.design.material) && latestRecipe(r.id, s.recipes) === r)
+  const kinds = pieceKinds.filter((k) => k.id !== s.kind.id && k.recipe === s.recipe.id).slice(0, 2)
+  const best = [...surfaces].sort((a, b) => rankFit(s, a) - rankFit(s, b)).slice(0, 1)
+  return finding(
+    'method-not-for-piece',
+    'stop',
+    'method',
+    { method: s.recipe.name, piece: s.kind.plural, material: blankMaterial(s.design.material)?.name ?? s.design.material },
+    [
+      ...best.map((m) =>
+        remedy('take-material', [{ path: designPath(s, 'material'), before: s.design.material, after: m }], {
+          material: blankMaterial(m)!.name,
+        }),
+      ),
+      ...methods.slice(0, 3).map((r) => takeMethod(s, r.id)),
+      ...(best.length ? [] : kinds.map((k) => takePiece(s, k, s.recipe))),
+    ],
+  )
 }
+const rankFit = (s: Situation, material: string) => ['best', 'good', 'hard'].indexOf(s.recipe.surfaces[material]!.fit)
 
 /** Another method, and a piece that it suits, when the present piece is none. */
-function quicker(s: Situation): Remedy[] {
-  return recipes
-    .filter((r) => !r.cure && r.id !== s.recipe.id)
+function quicker(s: Situation, suits: (r: Recipe) => boolean = () => true): Remedy[] {
+  return s.recipes
+    .filter((r) => !r.cure && r.id !== s.recipe.id && latestRecipe(r.id, s.recipes) === r && suits(r))
+    .filter((r) => r.print.ink === 'any' || s.printers.includes(r.print.ink))
     .map((r) => {
-      const kind = r.pieces.includes(s.kind.id) ? undefined : pieceKinds.find((k) => k.recipe === r.id)
-      const step = takeMethod(s, r.id)
-      if (!kind) return step
-      return {
-        ...step,
-        code: 'quicker-method',
-        values: { ...step.values, piece: kind.plural },
-        changes: [
-          ...step.changes,
-          { path: designPath(s, 'kind'), before: s.design.kind, after: kind.id },
-          { path: designPath(s, 'material'), before: s.design.material, after: kind.materials[0]! },
-        ],
-      }
+      if (takesMaterial(r, s.design.material)) return { ...takeMethod(s, r.id), to: r }
+      const kind = pieceKinds.find((k) => k.recipe === r.id)!
+      return { ...takePiece(s, kind, r), to: r }
     })
+    .sort((a, b) => Number(b.code === 'take-method') - Number(a.code === 'take-method'))
+    .slice(0, 2)
+    .map(({ code, values, changes }) => ({ code, values, changes }))
 }
 
 const orientation: Find = (s, plan) => {
@@ -123,7 +103,7 @@ const cold: Find = (s) =>
         {
           ...finding('too-cold', 'stop', 'sessions', { celsius: s.house.climate.celsius, least: coldLimitCelsius.value }, [
             { code: 'warm-room', values: { least: coldLimitCelsius.value }, changes: [], link: 'house' },
-            ...quicker(s),
+            ...quicker(s, (r) => !r.stages.some((x) => x.lays)),
           ]),
           mark: coldLimitCelsius.mark,
         },
@@ -207,7 +187,7 @@ function shorterWait(s: Situation): Remedy[] {
 
 /** The best feasible split that ends at home, where the present one does not hold. */
 function homeSplits(s: Situation, plan: Plan): Remedy[] {
-  const setting = { resolved: s.resolved, sessions: s.sessions, climate: s.house.climate }
+  const { setting } = s
   const laying = s.resolved.stages.find((x) => x.makes === 'laid')?.id
   const options = enumerateSplits(setting).filter(
     (j) =>
@@ -236,14 +216,20 @@ const loads: Find = (s, plan) =>
           'stop',
           'sessions',
           { session: number, needed: l.neededMin, available: l.availableMin, over: l.neededMin - l.availableMin },
-          [...betterSplit(s, plan), ...fewerRounds(s), longer(s, l)],
+          [...betterSplit(s, plan), ...moreHands(s, l), ...fewerRounds(s), longer(s, l)],
         ),
         mark: 'E' as const,
       }
     })
 
+/** More helpers, so that what goes in turns goes in one. */
+function moreHands(s: Situation, l: Judged['loads'][number]): Remedy[] {
+  const turns = s.turns.filter((t) => t.extraMin > 0 && l.stages.some((x) => x.id === t.stages[0]))
+  return turns.slice(0, 1).map((t) => helpersFor(s, t))
+}
+
 function betterSplit(s: Situation, plan: Plan): Remedy[] {
-  const setting = { resolved: s.resolved, sessions: s.sessions, climate: s.house.climate }
+  const { setting } = s
   const feasible = enumerateSplits(setting).filter((j) => j.feasible)
   const inClass = feasible.find((j) => !Object.values(j.split).includes('home'))
   const laying = s.resolved.stages.find((x) => x.makes === 'laid')?.id
@@ -294,6 +280,10 @@ const brokenWaits: Find = (s, plan) =>
         plan.splitChosen ? [remedy('drop-split', [{ path: 'choices/split', before: s.workshop.choices.split, after: {} }])] : [],
       ),
     )
+const doAhead = (s: Situation, stage: string): Remedy =>
+  remedy('do-ahead', [{ path: `choices/split/${stage}`, before: s.workshop.choices.split[stage] ?? null, after: 'ahead' }], {
+    stage: name(s, stage),
+  })
 const name = (s: Situation, id: string) => s.resolved.stages.find((x) => x.id === id)?.name ?? id
 
 const adults: Find = (s, plan) => {
@@ -312,21 +302,7 @@ const adults: Find = (s, plan) => {
   for (const h of small) {
     const ahead = s.resolved.stages.find((x) => x.id === h.stage)?.mayBe.includes('ahead')
     found.push({
-      ...finding(
-        'too-young',
-        'look',
-        'group',
-        { hazard: h.hazard, stage: name(s, h.stage) },
-        ahead
-          ? [
-              remedy(
-                'do-ahead',
-                [{ path: `choices/split/${h.stage}`, before: s.workshop.choices.split[h.stage] ?? null, after: 'ahead' }],
-                { stage: name(s, h.stage) },
-              ),
-            ]
-          : [],
-      ),
+      ...finding('too-young', 'look', 'group', { hazard: h.hazard, stage: name(s, h.stage) }, ahead ? [doAhead(s, h.stage)] : []),
       mark: 'E',
     })
   }
@@ -419,10 +395,46 @@ const missing: Find = (s, plan) => {
     : []
 }
 
+/** What goes in turns: a drying coat does not wait for 24 children, and what they may not touch is done for them. */
+const inTurns: Find = (s, plan) =>
+  plan.turns
+    .filter((t) => t.turns > 1)
+    .map((t) => {
+      const ahead = t.why === 'adults-only' && s.resolved.stages.find((x) => x.id === t.stages[0])?.mayBe.includes('ahead')
+      return {
+        ...finding(
+          t.why === 'race' ? 'race' : 'done-for-them',
+          'look',
+          'room',
+          {
+            stage: name(s, t.stages.at(-1)!),
+            turns: t.turns,
+            people: t.people,
+            adults: t.adults,
+            extra: t.extraMin,
+            each: t.minutesEach,
+            least: t.window?.least ?? 0,
+            most: t.window?.most ?? 0,
+          },
+          ahead ? [doAhead(s, t.stages[0]!)] : [helpersFor(s, t)],
+        ),
+        mark: 'E' as const,
+      }
+    })
+
+/** As many helpers as make one turn of a race, six more at the most; two more hands for what only adults may touch. */
+function helpersFor(s: Situation, t: Turns): Remedy {
+  const now = s.workshop.group.helpers
+  const more = Math.min(t.why === 'race' ? 6 : 2, t.adults * (t.turns - 1))
+  return remedy('more-hands', [{ path: 'group/helpers', before: now, after: now + more }], { more })
+}
+
 const finders: Find[] = [
   group,
   recipeKnown,
   piece,
+  suits,
+  inTurns,
   orientation,
   cold,
   noDate,

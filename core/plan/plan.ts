@@ -43,6 +43,10 @@ export function planWorkshop(input: PlanInput): Plan {
     ...(tape && { tape }),
     kit,
     sessions: s.sessions,
+    turns: s.turns.filter((t) => s.sessions.some((x) => x.id === split.split[t.stages[0]!])),
+    picture: s.picture,
+    whites: s.resolved.whites,
+    ink: s.resolved.print.ink,
     split,
     splitChosen,
     proposals: proposals(s, split),
@@ -86,7 +90,7 @@ export function planWorkshop(input: PlanInput): Plan {
 }
 
 function planSplit(s: Situation): { split: Judged; splitChosen: boolean } {
-  const setting = { resolved: s.resolved, sessions: s.sessions, climate: s.house.climate }
+  const { setting } = s
   const intended = intendedSplit(setting)
   const wish = s.workshop.choices.split
   const known = new Set(['ahead', 'home', ...s.sessions.map((x) => x.id)])

@@ -1,5 +1,6 @@
 import { scaleKit, type KitLine } from '#core/kit'
-import { orient } from '#core/orientation'
+import { orient, type Orientation } from '#core/orientation'
+import { accordionStrip, blankMaterial } from '#core/recipe'
 import { figure, isRefusal } from '#core/reasons'
 import { gridOnSheet } from '#core/sheets'
 import { sparesFor, sureWith } from '#core/spares'
@@ -11,7 +12,7 @@ import type { Situation } from './situation'
 /** One failed, nine good: what is believed before anything is counted. */
 export const prior = { failed: 1, good: 9 }
 export const gutterMm = figure(6, 'mm', 'E')
-export const tapeMm = { width: figure(48, 'mm', 'P'), overlap: figure(12, 'mm', 'P'), margin: figure(5, 'mm', 'E') }
+export const tapeMm = { overlap: figure(12, 'mm', 'P'), margin: figure(5, 'mm', 'E') }
 
 /** Spares asked for or chosen, and how sure they make it. House pictures stand in for each other; of own ones
  *  everybody gets copies, while blanks stay interchangeable. */
@@ -26,8 +27,8 @@ export function planSpares(s: Situation): Plan['spares'] {
 }
 
 export function planPrints(s: Situation, spares: number, samples: number): PrintPlan {
-  const { width, height, pictures, lettering, mirrored } = s.design
-  const size = { widthMm: width.mm, heightMm: height.mm }
+  const { pictures, lettering, mirrored } = s.design
+  const size = s.picture
   const own =
     pictures === 'own'
       ? sparesFor({ people: s.people, prior, logged: s.evidence, confidence: s.workshop.choices.confidence, kind: 'own' })
@@ -35,8 +36,9 @@ export function planPrints(s: Situation, spares: number, samples: number): Print
   const copies = own && !isRefusal(own) && 'copies' in own ? own.copies : 1
   const prints = s.people === 0 ? 0 : pictures === 'own' ? s.people * copies + samples : s.people + spares + samples
   const grid = gridOnSheet(size, s.paper, s.house.printerMarginMm, gutterMm.value)
-  const faces = { laidFaceDown: s.recipe.print.laidFaceDown, seenThrough: s.kind.seenThrough, lettering }
-  const advised = orient({ printedMirrored: false, ...faces }).printMirrored
+  const faces = { laidFaceDown: s.resolved.print.laidFaceDown, seenThrough: s.kind.seenThrough, lettering }
+  const spared = s.resolved.print.mirrorOnlyLettering && !lettering
+  const advised = !spared && orient({ printedMirrored: false, ...faces }).printMirrored
   return {
     ...size,
     copies,
@@ -44,32 +46,40 @@ export function planPrints(s: Situation, spares: number, samples: number): Print
     sheets: grid.perSheet ? Math.ceil(prints / grid.perSheet) : 0,
     grid,
     mirrored: mirrored ?? advised,
-    orientation: orient({ printedMirrored: mirrored ?? advised, ...faces }),
+    orientation:
+      spared && mirrored === null
+        ? asItFalls(orient({ printedMirrored: false, ...faces }))
+        : orient({ printedMirrored: mirrored ?? advised, ...faces }),
   }
 }
+
+/** The school that mirrors lettering only: a picture that comes out turned round is as meant. */
+const asItFalls = (o: Orientation): Orientation => ({ ...o, verdict: 'fine', printMirrored: false })
 
 /** Tape strips, where the recipe's kit counts in strips. */
 export function planTape(s: Situation): StripLayout | undefined {
   if (!s.resolved.materials.some((m) => m.basis === 'strips')) return undefined
   const layout = layStrips(
     v.parse(tapeInput, {
-      picture: { widthMm: toMicrometre(s.design.width.mm), lengthMm: toMicrometre(s.design.height.mm) },
-      tape: { widthMm: tapeMm.width.value, overlapMm: tapeMm.overlap.value },
+      picture: { widthMm: toMicrometre(s.picture.widthMm), lengthMm: toMicrometre(s.picture.heightMm) },
+      tape: { widthMm: s.resolved.tapeWidth.value, overlapMm: tapeMm.overlap.value },
       marginMm: tapeMm.margin.value,
+      keepClear: (s.design.keepClear ?? []).map(({ xMm, yMm, widthMm, lengthMm }) => ({ xMm, yMm, widthMm, lengthMm })),
     }),
   )
   return isRefusal(layout) ? undefined : layout
 }
 
 export function planKit(s: Situation, print: PrintPlan, blanks: number, tape: StripLayout | undefined): KitLine[] {
-  const { width, height } = s.design
-  const lines = scaleKit(s.resolved.materials, {
+  const panels = s.design.panels ?? (s.kind.measure.by === 'panels' ? s.kind.measure.usual.value : 0)
+  const lines = scaleKit([...s.resolved.materials, ...s.kind.extras], {
     people: s.people,
     seating: s.seating,
     blanks,
     prints: print.prints,
     perSheet: print.grid.perSheet,
-    areaMm2: width.mm * height.mm,
+    panelStripMm: panels ? accordionStrip(s.picture.widthMm, panels).lengthMm : 0,
+    areaMm2: s.picture.widthMm * s.picture.heightMm,
     coat: s.resolved.coat,
     strips: { perPrint: tape?.strips ?? 0, lengthMm: tape?.stripLengthMm ?? 0 },
     share: s.workshop.choices.share,
@@ -78,8 +88,14 @@ export function planKit(s: Situation, print: PrintPlan, blanks: number, tape: St
   })
   const mirrored = print.mirrored ? 'mirrored, ' : 'not mirrored, '
   return lines.map((l) => {
-    if (l.material === 'blank') return { ...l, name: s.kind.plural[0]!.toUpperCase() + s.kind.plural.slice(1), note: s.design.material }
-    if (l.material === 'print') return { ...l, note: `${mirrored}${s.recipe.print.ink}` }
+    if (l.material === 'blank')
+      return {
+        ...l,
+        name: s.kind.plural[0]!.toUpperCase() + s.kind.plural.slice(1),
+        note: blankMaterial(s.design.material)?.name ?? s.design.material,
+      }
+    if (l.material === 'print')
+      return { ...l, note: `${mirrored}${s.resolved.print.ink === 'any' ? s.resolved.print.paper : s.resolved.print.ink}` }
     return l
   })
 }

@@ -3,8 +3,8 @@ import type { KitLine, Seating } from '#core/kit'
 import type { Errand } from '#core/errands'
 import type { Orientation } from '#core/orientation'
 import type { Because, Mark } from '#core/reasons'
-import type { Chosen, MaterialUse, PieceState, Recipe, Stage, Hazard, AgeBand } from '#core/recipe'
-import type { Judged, PlacedSession } from '#core/sessions'
+import type { Chosen, MaterialUse, PieceState, Recipe, Stage, Hazard, AgeBand, Ink, Whites } from '#core/recipe'
+import type { Judged, PlacedSession, Turns } from '#core/sessions'
 import type { SheetGrid } from '#core/sheets'
 import type { StripLayout } from '#core/tape'
 import type { TakeHomeSheet } from '#core/takehome'
@@ -101,6 +101,11 @@ export interface Plan {
   tape?: StripLayout
   kit: KitLine[]
   sessions: PlacedSession[]
+  /** Stages that go in turns in class: races led table by table, and what only adults may touch. */
+  turns: Turns[]
+  picture: { widthMm: number; heightMm: number }
+  whites: Whites
+  ink: Ink | 'any'
   split: Judged
   splitChosen: boolean
   /** The first moments at which a refused rub would work, inside opening hours. */

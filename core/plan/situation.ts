@@ -1,21 +1,24 @@
 import type { House } from '#core/house'
-import { sizeUnit, paperMm } from '#core/house'
+import { sizeUnit, paperMm, printersOf } from '#core/house'
 import { seatTables, type Seating } from '#core/kit'
 import {
   blankSurface,
+  ageBands,
   latestRecipe,
   pieceKind,
+  pictureSize,
   recipeById,
   recipes as catalogue,
   resolveRecipe,
+  type Ink,
   type PieceKind,
   type Recipe,
   type ResolvedRecipe,
 } from '#core/recipe'
-import { placeSessions, type PlacedSession } from '#core/sessions'
+import { extraMinutes, placeSessions, turnsOf, type PlacedSession, type Setting, type Turns } from '#core/sessions'
 import type { Hours, Zoned } from '#core/time'
 import { showLength } from '#core/units'
-import type { Design, Workshop } from '#core/workshop'
+import { allowed, type Allow, type Design, type Workshop } from '#core/workshop'
 import type { PlanInput } from './shapes'
 
 /** What every section of the plan looks at, worked out once. */
@@ -33,7 +36,14 @@ export interface Situation {
   seating: Seating
   sessions: PlacedSession[]
   pieceName: string
+  /** The picture's own size, from what was measured. */
+  picture: { widthMm: number; heightMm: number }
+  turns: Turns[]
+  setting: Setting
   evidence: { good: number; failed: number }
+  allow: Allow
+  printers: readonly Ink[]
+  recipes: readonly Recipe[]
   paper: { widthMm: number; heightMm: number }
   now: Zoned
 }
@@ -43,10 +53,17 @@ export const hoursOf = (house: House): Hours => ({ week: house.hours, closedDays
 export function situate({ workshop, house, recipes = catalogue, evidence = {}, now }: PlanInput): Situation {
   const design = workshop.designs[0]!
   const kind = pieceKind(design.kind)
-  const named = recipeById(design.recipe.id, design.recipe.version, recipes)
-  const recipe = named ?? latestRecipe(design.recipe.id, recipes) ?? recipes[0]!
+  const found = recipeById(design.recipe.id, design.recipe.version, recipes)
+  const recipe = found ?? latestRecipe(design.recipe.id, recipes) ?? recipes[0]!
   const people = workshop.group.participants.length
   const unit = sizeUnit(house)
+  const resolved = resolveRecipe(recipe, design.choices, house.recipeChoices[recipe.id] ?? {}, blankSurface(design.material))
+  const ages = ageBands
+    .map((age) => ({ age, people: workshop.group.participants.filter((p) => p.age === age).length }))
+    .filter((a) => a.people > 0)
+  const turns = turnsOf(resolved, { ages, adults: 1 + workshop.group.helpers })
+  const sessions = placeSessions(workshop.sessions, hoursOf(house), now)
+  const named = kind.id === 'custom' && design.called ? design.called : kind.name
   return {
     workshop,
     house,
@@ -54,12 +71,18 @@ export function situate({ workshop, house, recipes = catalogue, evidence = {}, n
     design,
     kind,
     recipe,
-    recipeMissing: named === undefined,
-    resolved: resolveRecipe(recipe, design.choices, house.recipeChoices[recipe.id] ?? {}, blankSurface(design.material)),
+    recipeMissing: found === undefined,
+    resolved,
     people,
     seating: seatTables(people, workshop.group.tables),
-    sessions: placeSessions(workshop.sessions, hoursOf(house), now),
-    pieceName: `${showLength(design.width.mm, unit).replace(/ (in|mm)$/, '')} × ${showLength(design.height.mm, unit)} ${kind.name}`,
+    sessions,
+    picture: pictureSize(kind, { widthMm: design.width.mm, heightMm: design.height.mm }),
+    turns,
+    setting: { resolved, sessions, climate: house.climate, extraMin: extraMinutes(turns) },
+    allow: allowed(workshop),
+    printers: printersOf(house),
+    recipes,
+    pieceName: `${showLength(design.width.mm, unit).replace(/ (in|mm)$/, '')} × ${showLength(design.height.mm, unit)} ${named}`,
     evidence: evidence[recipe.id] ?? { good: 0, failed: 0 },
     paper: paperMm(house),
     now,

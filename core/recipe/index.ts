@@ -1,8 +1,36 @@
-export type { Recipe, Stage, Lag, MaterialUse, School, Option, Effect, Fault, Sample, PieceState, Place, ShareBy, HomeStep } from './shapes'
-export { pieceStates, shareBys } from './shapes'
-export { ageBands, type AgeBand } from './ages'
-export { recipes, recipeById, latestRecipe } from './catalogue'
-export { cautions, mayTouch, type CautionId, type Hazard } from './cautions'
-export { pieceKinds, pieceKind, woods, blankSurface, type PieceKind, type BlankMaterial } from './pieces'
-export { resolveRecipe, chosenOption, type ResolvedRecipe, type Chosen } from './resolve'
-export { checkRecipe } from './check'
+export type {
+  Fit,
+  Ink,
+  Whites,
+  Recipe,
+  Stage,
+  Lag,
+  MaterialUse,
+  School,
+  Option,
+  Effect,
+  Fault,
+  Sample,
+  PieceState,
+  Place,
+  ShareBy,
+  HomeStep,
+} from './shapes'
+export { pieceStates, shareBys, inks, whitesBecome } from './shapes'
+export { ageBands, childrenToAdult, type AgeBand } from './ages'
+export { recipes, recipeById, latestRecipe, takesPiece, takesMaterial } from './catalogue'
+export { cautions, hazardOf, hazards, mayTouch, type Caution, type CautionId, type Hazard } from './cautions'
+export {
+  pieceKinds,
+  pieceKind,
+  pictureSize,
+  accordionStrip,
+  woods,
+  blankMaterial,
+  blankSurface,
+  type PieceKind,
+  type BlankMaterial,
+  type Measure,
+} from './pieces'
+export { resolveRecipe, chosenOption, tapeWidth, type ResolvedRecipe, type Chosen } from './resolve'
+export { checkRecipe, belowPractice } from './check'

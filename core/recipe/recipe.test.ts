@@ -13,6 +13,8 @@ import {
   resolveRecipe,
   woods,
   checkRecipe,
+  takesMaterial,
+  takesPiece,
   type Recipe,
 } from '#core/recipe'
 import { figure } from '#core/reasons'
@@ -59,7 +61,9 @@ describe('the catalogue', () => {
     expect(latestRecipe('tape-film', [tape, newer])).toBe(newer)
   })
   test.each(pieceKinds.map((k) => [k.id, k] as const))('a %s names a method that suits it and blanks that exist', (_id, k) => {
-    expect(latestRecipe(k.recipe)?.pieces).toContain(k.id)
+    const recipe = latestRecipe(k.recipe)!
+    expect(takesPiece(recipe, k)).toBe(true)
+    expect(takesMaterial(recipe, k.materials[0]!)).toBe(true)
     for (const m of k.materials) expect(woods.map((w) => w.id)).toContain(m)
   })
   it('surfaces of blanks', () => {
@@ -123,18 +127,17 @@ describe('choices', () => {
   )
   test.each(cases.map(([r, s, o]) => [r.name, s, o, r] as const))('%s: %s %s changes the plan', (_name, school, option, recipe) => {
     const base = demoWorkshops('2026-05-15')[0]!
-    const kind = pieceKind(recipe.pieces[0]!)
+    const kind = pieceKinds.find((k) => k.recipe === recipe.id) ?? pieceKinds.find((k) => takesPiece(recipe, k))!
+    const material = kind.materials.find((m) => takesMaterial(recipe, m))!
     const made = (choices: Record<string, string>) => ({
       ...base,
       pieces: [],
-      designs: [
-        { ...base.designs[0]!, kind: kind.id, material: kind.materials[0]!, recipe: { id: recipe.id, version: recipe.version }, choices },
-      ],
+      designs: [{ ...base.designs[0]!, kind: kind.id, material, recipe: { id: recipe.id, version: recipe.version }, choices }],
     })
     const plan = (choices: Record<string, string>) =>
       planWorkshop({ workshop: made(choices), house: demoHouses[0]!, now: '2026-05-13T09:00:00-04:00[America/New_York]' })
     const [before, after] = [plan({}), plan({ [school]: option })]
-    const told = (p: typeof before) => JSON.stringify([p.stages, p.materials, p.split.cure])
+    const told = (p: typeof before) => JSON.stringify([p.stages, p.materials, p.split.cure, p.print.mirrored, p.ink, p.whites])
     expect(difference(before, after).length > 0 || told(before) !== told(after)).toBe(true)
   })
 })

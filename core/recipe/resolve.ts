@@ -1,7 +1,7 @@
 import type { Surface } from '#core/cure'
 import type { Coat } from '#core/medium'
-import type { Figure } from '#core/reasons'
-import type { Effect, MaterialUse, Option, Recipe, School, Stage } from './shapes'
+import { figure, type Figure } from '#core/reasons'
+import type { Effect, MaterialUse, Option, Recipe, School, Stage, Whites } from './shapes'
 
 /** What was chosen of a school, and whether anybody chose it: the plan, the house, or the recipe's own default. */
 export interface Chosen {
@@ -20,7 +20,14 @@ export interface ResolvedRecipe {
   coat: Coat
   surface: Surface
   rounds: number
+  print: Recipe['print'] & { smearTest: boolean; mirrorOnlyLettering: boolean }
+  whites: Whites
+  /** Width of the clear film, where the kit counts in strips. */
+  tapeWidth: Figure
 }
+
+/** Common clear packing tape. */
+export const tapeWidth = figure(48, 'mm', 'P')
 
 type Choices = Record<string, string>
 
@@ -60,8 +67,18 @@ export function resolveRecipe(recipe: Recipe, plan: Choices, house: Choices, bar
     coat: all('coat').at(-1)?.coat ?? 'moderate',
     surface: bare === 'stone' ? bare : (all('surface').at(-1)?.surface ?? bare),
     rounds,
+    print: printOf(recipe, all('print').at(-1), effects),
+    whites: all('whites').at(-1)?.whites ?? recipe.whites,
+    tapeWidth: all('tape').at(-1)?.width ?? tapeWidth,
   }
 }
+
+const printOf = (recipe: Recipe, changed: Extract<Effect, { kind: 'print' }> | undefined, effects: Effect[]): ResolvedRecipe['print'] => ({
+  ...recipe.print,
+  ...(changed && { ink: changed.ink, paper: changed.paper }),
+  smearTest: changed?.smearTest ?? false,
+  mirrorOnlyLettering: effects.some((e) => e.kind === 'mirror-only-lettering'),
+})
 
 function withEffects(stage: Stage, effects: Effect[]): Stage {
   let changed = stage
@@ -70,6 +87,9 @@ function withEffects(stage: Stage, effects: Effect[]): Stage {
     if (e.kind === 'minutes') changed = { ...changed, minutes: e.figure }
     if (e.kind === 'caution') changed = { ...changed, cautions: [...changed.cautions, e.caution] }
     if (e.kind === 'home-step') changed = { ...changed, home: e.step }
+    if (e.kind === 'cues') changed = { ...changed, pass: e.pass, fail: e.fail }
+    if (e.kind === 'lag' && changed.then)
+      changed = { ...changed, then: { ...changed.then, ...(e.least && { least: e.least }), ...(e.most && { most: e.most }) } }
   }
   return changed
 }

@@ -1,6 +1,6 @@
 import type { Coat } from '#core/medium'
 import type { Surface } from '#core/cure'
-import type { Figure } from '#core/reasons'
+import type { Figure, Mark } from '#core/reasons'
 import type { CautionId } from './cautions'
 
 /** How far a piece has come; the halftone ramp shows exactly these. */
@@ -10,10 +10,19 @@ export type PieceState = (typeof pieceStates)[number]
 /** Where a stage may be done: by staff ahead of the day, in a session, or at home afterwards. */
 export type Place = 'ahead' | 'session' | 'home'
 
-/** Wait before the next stage: at least, and where it is a race, at most. `cures` makes it follow room, coat and surface. */
+export const inks = ['toner', 'inkjet'] as const
+export type Ink = (typeof inks)[number]
+
+/** What the picture's white parts become. */
+export const whitesBecome = ['clear', 'surface', 'white'] as const
+export type Whites = (typeof whitesBecome)[number]
+
+/** Wait before the next stage: at least, and where it must not dry or grip, at most. `cures` makes it follow room, coat and
+ *  surface; `race` says that hands have to be quick: children are led through it table by table. */
 export interface Lag {
   least: Figure
   most?: Figure
+  race?: boolean
   cures?: boolean
   /** What the piece is once the wait is over, when that changes. */
   makes?: PieceState
@@ -62,6 +71,10 @@ type Amount =
   | { basis: 'person' | 'piece' | 'print' | 'blank' | 'table' | 'room'; amount: Figure }
   | { basis: 'area'; films: { stage: string; film: Coat | 'chosen'; coats: Figure }[]; held: Figure; waste: Figure }
   | { basis: 'length'; amount: Figure; per: 'person' | 'blank' | 'piece' }
+  /** One for each printed sheet. */
+  | { basis: 'sheet'; amount: Figure }
+  /** The folded strip of an accordion book, for each blank. */
+  | { basis: 'panels'; amount: Figure }
   | { basis: 'strips' }
 
 /** A line of the kit: what, on which basis, at which stages, shared by whom. */
@@ -90,6 +103,12 @@ export type Effect =
   | { kind: 'rounds'; rounds: number }
   | { kind: 'caution'; stage: string; caution: CautionId }
   | { kind: 'home-step'; stage: string; step: HomeStep }
+  | { kind: 'lag'; stage: string; least?: Figure; most?: Figure }
+  | { kind: 'cues'; stage: string; pass: string; fail: string }
+  | { kind: 'print'; ink: Ink; paper: string; smearTest?: boolean }
+  | { kind: 'whites'; whites: Whites }
+  | { kind: 'mirror-only-lettering' }
+  | { kind: 'tape'; width: Figure }
 
 export interface Option {
   id: string
@@ -97,6 +116,8 @@ export interface Option {
   /** What this school believes and what it is good for. */
   believes: string
   effects: Effect[]
+  /** Age bands or surfaces it is the usual way for; a hint only. */
+  usualFor?: string[]
 }
 
 /** A way in which practitioners differ. */
@@ -121,6 +142,13 @@ export interface Sample {
   after: string
 }
 
+/** How well a method takes to a surface, in a word and a reason. */
+export interface Fit {
+  fit: 'best' | 'good' | 'hard'
+  note: string
+  mark: Mark
+}
+
 /** A method as data. Nothing outside this data knows one method from another. */
 export interface Recipe {
   id: string
@@ -128,10 +156,12 @@ export interface Recipe {
   name: string
   summary: string
   /** What the method's results look like where the picture is white. */
-  whites: 'clear' | 'surface' | 'white'
+  whites: Whites
   forgives: 'a lot' | 'some' | 'little'
-  print: { ink: 'toner'; paper: string; laidFaceDown: boolean; why: string }
-  pieces: string[]
+  look: string
+  print: { ink: Ink | 'any'; paper: string; laidFaceDown: boolean; why: string }
+  /** What it goes onto, by blank material, and how well. */
+  surfaces: Record<string, Fit>
   stages: Stage[]
   materials: MaterialUse[]
   cure?: { minimum: Figure; recommended: Figure }

@@ -6,8 +6,10 @@ export {
   sittingsOf,
   setUpMin,
   cleanUpMin,
+  type Setting,
   type Split,
   type SessionLoad,
   type Judged,
 } from './split'
+export { turnsOf, extraMinutes, type Turns, type Crowd } from './turns'
 export { firstOpening } from './opening'

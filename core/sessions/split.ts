@@ -13,7 +13,7 @@ export type Split = Record<string, string>
 
 export interface SessionLoad {
   sessionId: string
-  stages: { id: string; name: string; minutes: number; attended: boolean; wait: number }[]
+  stages: { id: string; name: string; minutes: number; attended: boolean; wait: number; turns: number }[]
   showMin: number
   neededMin: number
   availableMin: number
@@ -39,10 +39,12 @@ export interface Judged {
   goesHome: PieceState
 }
 
-interface Setting {
+/** What splits are tried in. `extraMin` is what turns add to a stage. */
+export interface Setting {
   resolved: ResolvedRecipe
   sessions: readonly PlacedSession[]
   climate: { celsius: number; humidityPct: number }
+  extraMin?: Record<string, number>
 }
 
 const placeKind = (place: string): Place => (place === 'ahead' || place === 'home' ? place : 'session')
@@ -73,13 +75,18 @@ export function intendedSplit(setting: Setting): Judged {
   const { resolved, sessions } = setting
   const sittings = sittingsOf(resolved)
   if (sessions.length > sittings.length) {
-    const all = enumerateSplits(setting).filter((j) => j.loads.length === sessions.length)
+    const all = enumerateSplits(setting).filter(
+      (j) => j.loads.length === sessions.length && resolved.stages.every((s) => s.mayBe[0] !== 'home' || j.split[s.id] === 'home'),
+    )
     if (all[0]?.feasible) return all[0]
   }
   const at = new Map(sittings.flatMap((stages, i) => stages.map((s) => [s.id, sessions[i]?.id ?? 'home'] as const)))
-  const split = Object.fromEntries(resolved.stages.map((s) => [s.id, s.mayBe[0] === 'ahead' ? 'ahead' : (at.get(s.id) ?? 'home')]))
+  const split = Object.fromEntries(resolved.stages.map((s) => [s.id, usual(s.mayBe[0]!, at.get(s.id))]))
   return judgeSplit(split, setting)
 }
+
+/** Where a stage goes that is not moved: what prefers to be done ahead or at home is, the rest in its sitting. */
+const usual = (prefers: Place, sitting: string | undefined) => (prefers === 'session' ? (sitting ?? 'home') : prefers)
 
 /** Every split that the method's stages allow, best first: feasible, then finished in class, then as preferred, then slack.
  *  Places never go back in time. Exhaustive over blocks; at most 5 sessions keep it below a thousand. */
@@ -107,7 +114,7 @@ export function enumerateSplits(setting: Setting): Judged[] {
 /** What a split means: each session's load against its booking, each wait between stages, what goes home. */
 export function judgeSplit(split: Split, setting: Setting): Judged {
   const { resolved, sessions } = setting
-  const loads = sessions.map((s) => load(s, split, resolved)).filter((l) => l.stages.length > 0)
+  const loads = sessions.map((s) => load(s, split, setting)).filter((l) => l.stages.length > 0)
   const { problems, cured } = waits(split, setting)
   const spare = loads.map((l) => l.availableMin - l.neededMin)
   const inClass = resolved.stages.filter((s) => s.attended && split[s.id] !== 'home').length
@@ -124,14 +131,23 @@ export function judgeSplit(split: Split, setting: Setting): Judged {
   }
 }
 
-function load(session: PlacedSession, split: Split, resolved: ResolvedRecipe): SessionLoad {
+function load(session: PlacedSession, split: Split, { resolved, extraMin }: Setting): SessionLoad {
   const mine = resolved.stages.filter((s) => split[s.id] === session.id)
   const stages = mine.map((s, i) => {
     const next = mine[i + 1]
-    return { id: s.id, name: s.name, minutes: s.minutes.value, attended: s.attended, wait: next && s.then ? s.then.least.value : 0 }
+    return {
+      id: s.id,
+      name: s.name,
+      minutes: s.minutes.value,
+      attended: s.attended,
+      wait: next && s.then ? s.then.least.value : 0,
+      turns: extraMin?.[s.id] ?? 0,
+    }
   })
   const showMin = stages.length ? resolved.recipe.show.value : 0
-  const neededMin = stages.length ? setUpMin.value + showMin + stages.reduce((sum, s) => sum + s.minutes + s.wait, 0) + cleanUpMin.value : 0
+  const neededMin = stages.length
+    ? setUpMin.value + showMin + stages.reduce((sum, s) => sum + s.minutes + s.wait + s.turns, 0) + cleanUpMin.value
+    : 0
   return { sessionId: session.id, stages, showMin, neededMin, availableMin: session.minutes, fits: neededMin <= session.minutes }
 }
 

@@ -1,5 +1,5 @@
-export { workshopShape, newWorkshop, drawings, seatNumber, tableName, limits } from './workshop'
-export type { Workshop, Participant, Design, Session, Piece, TypedLength, Drawing } from './workshop'
+export { allowed, workshopShape, newWorkshop, drawings, seatNumber, tableName, limits } from './workshop'
+export type { Allow, KeepClear, Workshop, Participant, Design, Session, Piece, TypedLength, Drawing } from './workshop'
 export {
   applyChanges,
   clashes,

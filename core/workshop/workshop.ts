@@ -1,5 +1,5 @@
 import * as v from 'valibot'
-import { ageBands, pieceStates, shareBys } from '#core/recipe'
+import { ageBands, inks, pieceStates, shareBys, whitesBecome } from '#core/recipe'
 import { instant, isClock, isDate } from '#core/time'
 
 /** The stated limits of a workshop. */
@@ -43,6 +43,17 @@ const participant = v.object({
 })
 export type Participant = v.InferOutput<typeof participant>
 
+const side = () => v.pipe(v.number(), v.minValue(0, 'below 0 | Give 0 mm or more.'), v.maxValue(2000))
+const keepClearBox = v.object({
+  id: id(),
+  xMm: side(),
+  yMm: side(),
+  widthMm: side(),
+  lengthMm: side(),
+  what: v.picklist(['face', 'lettering']),
+})
+export type KeepClear = v.InferOutput<typeof keepClearBox>
+
 const design = v.object({
   id: id(),
   kind: id(),
@@ -57,6 +68,33 @@ const design = v.object({
   lettering: v.boolean(),
   /** The print setting; null means as the plan advises. */
   mirrored: v.nullable(v.boolean()),
+  /** What a piece of one's own kind is called. */
+  called: v.optional(text(40)),
+  /** Panels of an accordion book. */
+  panels: v.optional(count(2, 60)),
+  /** The prints at hand: printer, what the smear test showed, paper. What is missing is not known. */
+  print: v.optional(
+    v.object({
+      printer: v.optional(v.picklist(inks, 'not a kind of ink | Say toner or inkjet.')),
+      smear: v.optional(v.picklist(['passed', 'failed'], 'not an outcome | Say passed or failed.')),
+      gsm: v.optional(count(10, 1000)),
+      coated: v.optional(v.boolean()),
+    }),
+  ),
+  /** What the pictures are like. Pixels of the smallest picture, at the size it is printed. */
+  picture: v.optional(
+    v.object({
+      faces: v.optional(v.boolean()),
+      fine: v.optional(v.boolean()),
+      pale: v.optional(v.boolean()),
+      precious: v.optional(v.boolean()),
+      pixels: v.optional(v.object({ width: count(1, 100_000), height: count(1, 100_000) })),
+    }),
+  ),
+  /** Boxes of the picture that no seam may cross, in mm from its lower left corner. */
+  keepClear: v.optional(v.pipe(v.array(keepClearBox), v.maxLength(20, 'more than 20 boxes | Draw 20 or fewer.'))),
+  /** What the whites should become; left out, anything will do. */
+  whites: v.optional(v.picklist(whitesBecome)),
 })
 export type Design = v.InferOutput<typeof design>
 
@@ -124,12 +162,18 @@ export const workshopShape = v.pipe(
       share: v.record(v.pipe(v.string(), v.maxLength(40)), v.picklist(shareBys)),
       /** A split chosen by hand: stage id to "ahead", a session id or "home". */
       split: v.record(v.pipe(v.string(), v.maxLength(40)), v.pipe(v.string(), v.maxLength(64))),
+      /** What is allowed and arranged: heat tools, spraying outdoors by an adult, blades. Left out: heat and blades are, spray
+       *  is not. */
+      allow: v.optional(v.object({ heat: v.boolean(), spray: v.boolean(), blade: v.boolean() })),
     }),
     pieces: v.pipe(v.array(piece), v.maxLength(limits.people * 2), v.check(unique, 'two pieces have one id | Give each an id of its own.')),
     errandsDone: v.pipe(v.array(v.pipe(v.string(), v.maxLength(80))), v.maxLength(200)),
   }),
 )
 export type Workshop = v.InferOutput<typeof workshopShape>
+
+export type Allow = NonNullable<Workshop['choices']['allow']>
+export const allowed = (w: Pick<Workshop, 'choices'>): Allow => w.choices.allow ?? { heat: true, spray: false, blade: true }
 
 /** A new workshop: so many seats, coaster-size on wood, no date yet. Ids come from outside: core has no randomness. */
 export function newWorkshop(

@@ -1,4 +1,5 @@
 import { figure } from '#core/reasons'
+import { hazeSchool, laterWaterSchool, mirrorSchool } from '../schools'
 import type { Recipe } from '../shapes'
 
 /** Medium transfer: a toner print laid face down in wet medium, cured, wetted, and its paper rubbed away. */
@@ -10,7 +11,19 @@ export const mediumTransfer: Recipe = {
   whites: 'surface',
   forgives: 'some',
   print: { ink: 'toner', paper: 'plain paper, the thinner the better', laidFaceDown: true, why: 'The print is laid face down, which turns it round once.' },
-  pieces: ['plaque', 'block', 'coaster', 'ornament', 'stone', 'canvas'],
+  look: 'soft matt picture in the surface',
+  surfaces: {
+    plywood: { fit: 'best', note: 'the most forgiving', mark: 'P' },
+    pine: { fit: 'good', note: 'good; knots show', mark: 'P' },
+    cedar: { fit: 'hard', note: 'wrinkles the print', mark: 'P' },
+    panel: { fit: 'good', note: 'drinks: coat generously', mark: 'E' },
+    canvas: { fit: 'good', note: 'ready primed; coat generously', mark: 'P' },
+    muslin: { fit: 'good', note: 'work the coat in', mark: 'P' },
+    slate: { fit: 'good', note: 'washed, dried; cures a quarter longer', mark: 'P' },
+    'mat-board': { fit: 'good', note: 'may buckle: weigh it once dry', mark: 'E' },
+    journal: { fit: 'good', note: 'a spare sheet under the page', mark: 'P' },
+    kraft: { fit: 'good', note: 'whites become brown', mark: 'E' },
+  },
   cure: { minimum: figure(720, 'min', 'P'), recommended: figure(1440, 'min', 'P') },
   rounds: { least: figure(2, 'count', 'P'), most: figure(3, 'count', 'P'), usual: figure(2, 'count', 'P') },
   show: figure(10, 'min', 'E'),
@@ -45,7 +58,7 @@ export const mediumTransfer: Recipe = {
     },
     {
       id: 'shelve', name: 'Name the back, to the shelf', mayStop: true, attended: true, minutes: figure(3, 'min', 'E'), station: 'shelf', mayBe: ['session'],
-      pass: 'Face up, flat, nothing on top, on baking paper.', fail: 'Stacked, tilted or unnamed.', cautions: [],
+      pass: 'Face up, flat, nothing on top, on baking paper.', fail: 'Stacked, tilted or unnamed.', cautions: ['rinse'],
       then: { least: figure(720, 'min', 'P'), cures: true, makes: 'cured', why: 'Rubbed sooner, the ink comes off with the paper.' },
     },
     {
@@ -86,7 +99,7 @@ export const mediumTransfer: Recipe = {
     },
     {
       id: 'seal1', name: 'Seal, first coat', attended: true, minutes: figure(3, 'min', 'E'), station: 'seal table', mayBe: ['session', 'home'], lays: true,
-      pass: 'Thin and even, strokes one way.', fail: 'Puddles or brush lines.', cautions: ['varnish'],
+      pass: 'Thin and even, strokes one way.', fail: 'Puddles or brush lines.', cautions: ['varnish', 'rinse'],
       then: { least: figure(30, 'min', 'E'), why: 'The first coat dries before the second, by touch and label.' },
       home: { title: 'Seal it', few: 'One thin coat, strokes one way. Let it dry, at least 30 minutes.', more: 'One thin coat from edge to edge, strokes one way. Let it dry by touch and label, at least 30 minutes.' },
     },
@@ -105,6 +118,7 @@ export const mediumTransfer: Recipe = {
       held: figure(4, 'ml', 'E'), waste: figure(0.15, 'share', 'E'), share: { by: 'pair', options: ['each', 'pair', 'table'] }, bag: 'Lidded pot of decoupage glue, labelled',
     },
     { material: 'white-paint', note: 'two coats, by staff', basis: 'area', films: [{ stage: 'paint', film: 'light', coats: figure(2, 'count', 'E') }], held: figure(10, 'ml', 'E'), waste: figure(0.15, 'share', 'E'), share: { by: 'room', options: ['room'] }, stages: ['paint'], optional: true },
+    { material: 'varnish', note: 'water-based, acrylic', basis: 'area', films: [{ stage: 'seal1', film: 'light', coats: figure(1, 'count', 'P') }, { stage: 'seal2', film: 'light', coats: figure(1, 'count', 'P') }], held: figure(4, 'ml', 'E'), waste: figure(0.15, 'share', 'E'), share: { by: 'table', options: ['pair', 'table'] }, stages: ['seal1', 'seal2'], optional: true, bag: 'Lidded pot of varnish, labelled' },
     { material: 'clear-spray', note: 'outdoors, by an adult', basis: 'area', films: [{ stage: 'seal1', film: 'light', coats: figure(1, 'count', 'P') }, { stage: 'seal2', film: 'light', coats: figure(1, 'count', 'P') }], held: figure(0, 'ml', 'E'), waste: figure(0.4, 'share', 'E'), share: { by: 'room', options: ['room'] }, stages: ['seal1', 'seal2'], optional: true },
     { material: 'foam-brush', note: '25 mm, used on both days', basis: 'person', amount: figure(1, 'count', 'P'), stages: ['coat', 'seal1', 'seal2'], share: { by: 'each', options: ['each', 'pair', 'table'] }, bag: 'Foam brush' },
     { material: 'cup', note: 'for the medium', basis: 'person', amount: figure(1, 'count', 'P'), stages: ['coat', 'seal1'], share: { by: 'pair', options: ['each', 'pair', 'table'] }, durable: true },
@@ -113,6 +127,7 @@ export const mediumTransfer: Recipe = {
     { material: 'trimmer', note: 'with a rail', basis: 'room', amount: figure(1, 'count', 'E'), stages: ['trim'], durable: true },
     { material: 'baking-paper', note: 'under each piece', basis: 'length', per: 'blank', amount: figure(250, 'mm', 'E'), stages: ['shelve'], bag: 'Baking paper' },
     { material: 'cloth', note: 'wrung out, to wet', basis: 'person', amount: figure(1, 'count', 'P'), stages: ['wet'], share: { by: 'pair', options: ['each', 'pair', 'table'] }, durable: true, bag: 'Cloth' },
+    { material: 'sponge', note: 'scrub side, wrung out', basis: 'person', amount: figure(1, 'count', 'P'), stages: ['rub1'], share: { by: 'pair', options: ['each', 'pair', 'table'] }, durable: true, optional: true },
     { material: 'basin', note: 'warm water', basis: 'table', amount: figure(1, 'count', 'P'), stages: ['wet'], share: { by: 'table', options: ['table', 'stagger'] }, durable: true },
     { material: 'pulp-bin', note: 'for the paper crumbs', basis: 'table', amount: figure(1, 'count', 'P'), stages: ['rub1', 'rub2'], durable: true },
     { material: 'cord', note: 'to hang', basis: 'length', per: 'piece', amount: figure(400, 'mm', 'E'), stages: ['wet', 'seal2'], onlyFor: ['plaque', 'ornament'], bag: 'Cord' },
@@ -123,15 +138,15 @@ export const mediumTransfer: Recipe = {
     {
       id: 'ground', question: 'Ground', default: 'white', why: 'Whites stay white; the instructor’s choice.',
       options: [
-        { id: 'white', name: 'white', believes: 'Painted first: whites stay, grain is hidden; cures a quarter longer.', effects: [{ kind: 'surface', surface: 'painted' }, { kind: 'include-stage', stage: 'paint' }, { kind: 'include-material', material: 'white-paint' }] },
+        { id: 'white', name: 'white', believes: 'Painted first: whites stay, grain is hidden; cures a quarter longer.', effects: [{ kind: 'surface', surface: 'painted' }, { kind: 'include-stage', stage: 'paint' }, { kind: 'include-material', material: 'white-paint' }, { kind: 'whites', whites: 'white' }] },
         { id: 'bare', name: 'bare', believes: 'Rustic: whites become the wood.', effects: [] },
       ],
     },
     {
       id: 'coat-where', question: 'Coat the', default: 'surface', why: 'Evener, and the print stays flat.',
       options: [
-        { id: 'surface', name: 'surface', believes: 'Evener, the print stays flat.', effects: [] },
-        { id: 'print', name: 'print', believes: 'Easy at a child’s seat, and on small or curved pieces.', effects: [{ kind: 'minutes', stage: 'coat', figure: figure(5, 'min', 'E') }] },
+        { id: 'surface', name: 'surface', believes: 'Evener, the print stays flat.', usualFor: ['adult'], effects: [] },
+        { id: 'print', name: 'print', believes: 'Easy at a child’s seat, and on small or curved pieces.', usualFor: ['under-8', '8-12'], effects: [{ kind: 'minutes', stage: 'coat', figure: figure(5, 'min', 'E') }, { kind: 'cues', stage: 'coat', pass: 'Print evenly wet to its edges, its back clean.', fail: 'Missed spots, or medium on the back.' }] },
       ],
     },
     {
@@ -151,12 +166,43 @@ export const mediumTransfer: Recipe = {
       ],
     },
     {
+      id: 'wetting', question: 'Wet it', default: 'damp', why: 'Water lifts ink; damp is enough on a hard surface.',
+      options: [
+        { id: 'damp', name: 'barely damp', believes: 'A wrung-out cloth on top: water lifts ink.', effects: [] },
+        { id: 'soak', name: 'soaked through', believes: 'The paper rolls off sooner; the piece must dry right through before its coat.', effects: [
+          { kind: 'minutes', stage: 'wet', figure: figure(8, 'min', 'E') },
+          { kind: 'minutes', stage: 'rub1', figure: figure(9, 'min', 'E') },
+          { kind: 'minutes', stage: 'dry', figure: figure(60, 'min', 'E') },
+          { kind: 'home-step', stage: 'dry', step: { title: 'Dry it through', few: 'At least an hour, until it no longer feels cool.', more: 'It was soaked: let it dry through, not only on top, for at least an hour and until it no longer feels cool. Sealed damp, the coat clouds.' } },
+        ] },
+      ],
+    },
+    {
       id: 'rub-with', question: 'Rub with', default: 'finger', why: 'Feels the paper and adds no water.',
       options: [
         { id: 'finger', name: 'finger', believes: 'Feels the paper, adds no water.', effects: [] },
         { id: 'cloth', name: 'cloth', believes: 'Faster on large pieces; takes ink more easily.', effects: [
           { kind: 'minutes', stage: 'rub1', figure: figure(9, 'min', 'E') },
           { kind: 'home-step', stage: 'rub1', step: { title: 'Rub', few: 'A damp cloth over one finger, soft circles. Sticky? Stop.', more: 'A damp cloth over one finger, soft circles from the middle out. Colour on the cloth means stop.' } },
+        ] },
+        { id: 'sponge', name: 'scrub sponge', believes: 'Quickest, and the hardest on the ink: round 1 of large pieces only.', effects: [
+          { kind: 'minutes', stage: 'rub1', figure: figure(7, 'min', 'E') },
+          { kind: 'include-material', material: 'sponge' },
+          { kind: 'home-step', stage: 'rub1', step: { title: 'Rub', few: 'Wrung-out scrub sponge, feather-light circles. Colour on it? Stop.', more: 'A wrung-out scrub sponge in feather-light circles, only for the first layer. Colour on the sponge means stop.' } },
+        ] },
+      ],
+    },
+    laterWaterSchool,
+    hazeSchool,
+    mirrorSchool,
+    {
+      id: 'seal-when', question: 'Seal it', default: 'dry', why: 'Haze shows only when dry.',
+      options: [
+        { id: 'dry', name: 'after a dry look', believes: 'Haze shows only when dry, and a damp piece clouds its coat.', effects: [] },
+        { id: 'damp', name: 'while damp', believes: 'Saves the wait; what haze is left is sealed in.', effects: [
+          { kind: 'minutes', stage: 'dry', figure: figure(5, 'min', 'E') },
+          { kind: 'cues', stage: 'dry', pass: 'Damp, no drops, nothing to feel.', fail: 'Soaked through: the coat would cloud, wait until it is dry.' },
+          { kind: 'home-step', stage: 'dry', step: { title: 'Pat it', few: 'Damp, no drops. Soaked through? Dry it first.', more: 'Pat it until it is damp without drops. If it was soaked through, dry it until it no longer feels cool: sealed wet, the coat clouds.' } },
         ] },
       ],
     },
@@ -174,6 +220,10 @@ export const mediumTransfer: Recipe = {
         { id: 'spray', name: 'spray', believes: 'Clearer, no brush lines; outdoors, by an adult.', effects: [
           { kind: 'caution', stage: 'seal1', caution: 'spray' }, { kind: 'caution', stage: 'seal2', caution: 'spray' }, { kind: 'include-material', material: 'clear-spray' }, { kind: 'exclude-film', material: 'decoupage-glue', stage: 'seal1' }, { kind: 'exclude-film', material: 'decoupage-glue', stage: 'seal2' },
           { kind: 'home-step', stage: 'seal1', step: { title: 'Seal it', few: 'An adult sprays one thin coat outdoors. Dry at least 30 minutes.', more: 'An adult sprays one thin coat outdoors, away from flames. Let it dry by touch and label, at least 30 minutes.' } },
+        ] },
+        { id: 'varnish', name: 'varnish', believes: 'Water-based acrylic varnish; an exterior one for pieces under cover outdoors.', effects: [
+          { kind: 'include-material', material: 'varnish' }, { kind: 'exclude-film', material: 'decoupage-glue', stage: 'seal1' }, { kind: 'exclude-film', material: 'decoupage-glue', stage: 'seal2' },
+          { kind: 'caution', stage: 'seal1', caution: 'rinse' },
         ] },
         { id: 'none', name: 'none', believes: 'Left bare, or sealed at home with what the owner likes.', effects: [{ kind: 'exclude-stage', stage: 'dry' }, { kind: 'exclude-stage', stage: 'seal1' }, { kind: 'exclude-stage', stage: 'seal2' }] },
       ],

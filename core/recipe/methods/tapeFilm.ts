@@ -1,4 +1,5 @@
 import { figure } from '#core/reasons'
+import { hazeSchool } from '../schools'
 import type { Recipe } from '../shapes'
 
 /** Tape film: clear tape takes the toner, the paper is soaked and rubbed off, the clear film is stuck on. */
@@ -10,7 +11,16 @@ export const tapeFilm: Recipe = {
   whites: 'clear',
   forgives: 'little',
   print: { ink: 'toner', paper: 'copy paper, 75 to 90 g/m²', laidFaceDown: false, why: 'The film is seen from the tape’s side: it reads as it was printed.' },
-  pieces: ['jar', 'glass-block', 'card', 'stickers'],
+  look: 'clear film, picture only',
+  surfaces: {
+    glass: { fit: 'best', note: 'clean and dry: the tack holds', mark: 'P' },
+    card: { fit: 'good', note: 'glue the edges', mark: 'P' },
+    'smooth-paper': { fit: 'good', note: 'glue the edges', mark: 'P' },
+    'glossy-paper': { fit: 'good', note: 'the tack holds', mark: 'E' },
+    journal: { fit: 'good', note: 'glue the edges', mark: 'P' },
+    'mat-board': { fit: 'good', note: 'gloss medium under it', mark: 'E' },
+    paper: { fit: 'best', note: 'keeps the tack for later', mark: 'P' },
+  },
   rounds: { least: figure(1, 'count', 'P'), most: figure(3, 'count', 'P'), usual: figure(2, 'count', 'P') },
   show: figure(10, 'min', 'E'),
   words: { laid: 'Taped', cured: 'Soaked', sealed: 'Mounted' },
@@ -74,6 +84,7 @@ export const tapeFilm: Recipe = {
     { material: 'blank', note: '', basis: 'blank', amount: figure(1, 'count', 'P'), stages: ['mount'], bag: 'What it goes on' },
     { material: 'print', note: 'toner, copy paper', basis: 'print', amount: figure(1, 'count', 'P'), stages: ['tape'] },
     { material: 'clear-tape', note: 'packing tape, 48 mm', basis: 'strips', stages: ['tape'] },
+    { material: 'clear-film', note: 'adhesive, 300 mm wide', basis: 'strips', stages: ['tape'], optional: true },
     { material: 'scissors', note: '', basis: 'person', amount: figure(1, 'count', 'P'), stages: ['trim'], share: { by: 'pair', options: ['each', 'pair', 'table', 'stagger'] }, durable: true },
     { material: 'bone-folder', note: 'or an old card or spoon', basis: 'person', amount: figure(1, 'count', 'P'), stages: ['burnish'], share: { by: 'each', options: ['each', 'pair', 'table'] }, durable: true },
     { material: 'basin', note: 'warm water', basis: 'table', amount: figure(1, 'count', 'P'), stages: ['soak'], share: { by: 'table', options: ['table', 'stagger'] }, durable: true },
@@ -93,6 +104,38 @@ export const tapeFilm: Recipe = {
         { id: 'print onto tape', name: 'print onto tape', believes: 'Strips sticky side up, print laid on: fewer wrinkles.', effects: [{ kind: 'minutes', stage: 'tape', figure: figure(10, 'min', 'E') }] },
       ],
     },
+    {
+      id: 'which-print', question: 'Which print', default: 'toner', why: 'Its ink stays put in water; inkjet only after a smear test has passed.',
+      options: [
+        { id: 'toner', name: 'toner', believes: 'A powder: water and a rub leave it in place.', effects: [] },
+        { id: 'inkjet', name: 'inkjet, dried long', believes: 'Left to dry long, its ink stays on top; a smear test has to pass.', effects: [
+          { kind: 'print', ink: 'inkjet', paper: 'copy paper, dried for a day', smearTest: true },
+          { kind: 'minutes', stage: 'rub1', figure: figure(10, 'min', 'E') },
+          { kind: 'cues', stage: 'rub1', pass: 'Paper rolls off, no colour in the water.', fail: 'Colour in the water: liquid ink, redo with toner.' },
+        ] },
+      ],
+    },
+    {
+      id: 'cut', question: 'Cut', default: 'after', why: 'White paper left on keeps the tape off the scissors; children always after.',
+      options: [
+        { id: 'after', name: 'after taping', believes: 'There is paper to hold.', usualFor: ['under-8', '8-12'], effects: [] },
+        { id: 'before', name: 'before', believes: 'The outline is cut dry and clean; more tape is left over round it.', effects: [
+          { kind: 'minutes', stage: 'trim', figure: figure(2, 'min', 'E') }, { kind: 'minutes', stage: 'tape', figure: figure(12, 'min', 'E') },
+          { kind: 'cues', stage: 'trim', pass: 'Tape trimmed to a rim round the outline.', fail: 'Tape cut into the picture.' },
+        ] },
+      ],
+    },
+    {
+      id: 'film-width', question: 'Film', default: 'tape', why: 'Packing tape is everywhere.',
+      options: [
+        { id: 'tape', name: 'packing tape', believes: '48 mm; strips overlap.', effects: [] },
+        { id: 'wide', name: 'wide clear film', believes: 'One sheet, no seams; dearer and harder to lay without air.', effects: [
+          { kind: 'tape', width: figure(300, 'mm', 'P') }, { kind: 'exclude-material', material: 'clear-tape' }, { kind: 'include-material', material: 'clear-film' },
+          { kind: 'minutes', stage: 'tape', figure: figure(6, 'min', 'E') },
+        ] },
+      ],
+    },
+    hazeSchool,
     {
       id: 'wetting', question: 'Wet it by', default: 'soak', why: 'The film itself minds no water.',
       options: [

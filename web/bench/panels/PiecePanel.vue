@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { latestRecipe, pieceKind, pieceKinds, woods, type PieceKind } from '#core/recipe'
+import { latestRecipe, pieceKind, pieceKinds, takesMaterial, takesPiece, woods, type PieceKind } from '#core/recipe'
 import { sizeUnit, paperMm } from '#core/house'
 import { showLength } from '#core/units'
 import type { TypedLength } from '#core/workshop'
@@ -23,12 +23,15 @@ const size = (mm: number): TypedLength => ({ mm, text: showLength(mm, sizeUnit(h
 /** Another kind brings its usual size and material, and its method when the present one does not suit it. */
 function take(k: PieceKind) {
   const recipe = latestRecipe(k.recipe)!
-  const fits = latestRecipe(d.value.recipe.id)?.pieces.includes(k.id)
+  const mine = latestRecipe(d.value.recipe.id)
+  const fits = mine && takesPiece(mine, k)
+  const by = fits ? mine : recipe
+  const material = [d.value.material, ...k.materials].find((m) => k.materials.includes(m) && takesMaterial(by, m)) ?? k.materials[0]!
   props.bench.act('piece', `${kind.value.name} became ${k.name}`, [
     { path: path('kind'), before: d.value.kind, after: k.id },
     { path: path('width'), before: d.value.width, after: size(k.widthMm) },
     { path: path('height'), before: d.value.height, after: size(k.heightMm) },
-    ...(k.materials.includes(d.value.material) ? [] : [{ path: path('material'), before: d.value.material, after: k.materials[0]! }]),
+    { path: path('material'), before: d.value.material, after: material },
     ...(fits ? [] : [{ path: path('recipe'), before: d.value.recipe, after: { id: recipe.id, version: recipe.version } }]),
   ])
 }

@@ -1,0 +1,161 @@
+import { blankMaterial, hazardOf, type Hazard } from '#core/recipe'
+import { suit, type Suit } from '#core/suitability'
+import type { Finding, Plan, Remedy } from './shapes'
+import type { Situation } from './situation'
+import { choiceChange, designPath, finding, knownChange, optionsWith, remedy, scaled, takeMethod, type Find } from './ways'
+
+/** Whether pictures, prints and what is allowed suit the method, each with its way out. */
+export const suits: Find = (s, plan) => [...printSuits(s), ...allowances(s, plan), ...seams(s, plan)]
+
+function printSuits(s: Situation): Finding[] {
+  const pictures = { ...s.design.picture, lettering: s.design.lettering }
+  const found = suit(pictures, s.design.print ?? {}, {
+    ink: s.resolved.print.ink,
+    smearTest: s.resolved.print.smearTest,
+    rubbed: s.resolved.rounds > 0,
+    whites: s.resolved.whites,
+    surfaceIsWhite: blankMaterial(s.design.material)?.white ?? false,
+    wished: s.design.whites,
+    forgives: s.recipe.forgives,
+    ...s.picture,
+    printers: s.printers,
+  })
+  return found.map((x) => ({ ...finding(x.code, x.level, 'pictures', x.values, wayOut(s, x)), mark: x.mark }))
+}
+
+/** Each code's ways out, as data beside its code. */
+const ways: Record<Suit['code'], (s: Situation, x: Suit) => Remedy[]> = {
+  'printer-missing': (s, x) => [
+    ...otherInk(s),
+    remedy('prints-from-elsewhere', [knownChange(s, 'print', { printer: x.values['ink'] as 'toner' | 'inkjet' })], {
+      ink: x.values['ink']!,
+    }),
+    { code: 'add-printer', values: { ink: x.values['ink']! }, changes: [], link: 'house' },
+  ],
+  'wrong-ink': (s, x) => [
+    ...otherInk(s),
+    remedy('reprint', [knownChange(s, 'print', { printer: x.values['ink'] as 'toner' | 'inkjet', smear: undefined })], {
+      ink: x.values['ink']!,
+    }),
+  ],
+  'smear-failed': (s, x) => [
+    remedy('photocopy', [
+      knownChange(s, 'print', { printer: 'toner', smear: 'passed' }),
+      ...(x.values['ink'] === 'toner' ? [] : tonerAgain(s)),
+    ]),
+  ],
+  'smear-test': (s) => [
+    remedy('smear-passed', [knownChange(s, 'print', { smear: 'passed' })]),
+    remedy('smear-did-fail', [knownChange(s, 'print', { smear: 'failed' })]),
+  ],
+  coated: (s) => [remedy('plain-paper', [knownChange(s, 'print', { coated: false, gsm: 80 })])],
+  'paper-heavy': (s) => [remedy('plain-paper', [knownChange(s, 'print', { gsm: 80 })])],
+  'paper-thick': (s) => [remedy('plain-paper', [knownChange(s, 'print', { gsm: 80 })])],
+  'whites-vanish': (s) => keepWhites(s),
+  'whites-wish': (s) => [
+    ...optionsWith(s, (o) => o.effects.some((e) => e.kind === 'whites' && e.whites === s.design.whites)).map((x) =>
+      remedy('take-option', [choiceChange(s, x.school.id, x.option.id)], { question: x.school.question, option: x.option.name }),
+    ),
+    ...s.recipes
+      .filter((r) => r.whites === s.design.whites && s.design.material in r.surfaces)
+      .map((r) => takeMethod(s, r.id))
+      .slice(0, 2),
+    remedy('any-whites', [{ path: designPath(s, 'whites'), before: s.design.whites ?? null, after: undefined }]),
+  ],
+  soft: (s, x) => [scaled(s, Number(x.values['percent']))],
+  blurred: (s, x) => [scaled(s, Number(x.values['percent']))],
+  fair: () => [],
+  'fine-lost': () => [],
+  faces: () => [],
+  precious: (s) => [remedy('copied', [knownChange(s, 'picture', { precious: false })])],
+}
+const wayOut = (s: Situation, x: Suit): Remedy[] => ways[x.code](s, x)
+
+/** A school of this method that takes the ink that is here. */
+const otherInk = (s: Situation): Remedy[] =>
+  optionsWith(s, (o) => o.effects.some((e) => e.kind === 'print' && s.printers.includes(e.ink) && e.ink !== s.resolved.print.ink)).map(
+    (x) => remedy('take-option', [choiceChange(s, x.school.id, x.option.id)], { question: x.school.question, option: x.option.name }),
+  )
+
+const tonerAgain = (s: Situation) =>
+  s.recipe.schools
+    .filter((x) => x.options.some((o) => o.effects.some((e) => e.kind === 'print' && e.smearTest)))
+    .map((x) => choiceChange(s, x.id, x.default))
+
+const keepWhites = (s: Situation): Remedy[] => [
+  ...optionsWith(s, (o) => o.effects.some((e) => e.kind === 'whites' && e.whites === 'white')).map((x) =>
+    remedy('take-option', [choiceChange(s, x.school.id, x.option.id)], { question: x.school.question, option: x.option.name }),
+  ),
+  ...s.recipes
+    .filter((r) => r.whites === 'white' && s.design.material in r.surfaces && r.id !== s.recipe.id)
+    .map((r) => takeMethod(s, r.id))
+    .slice(0, 1),
+]
+
+/** Heat, sprays and blades that a class would use although they are not allowed or arranged. */
+function allowances(s: Situation, plan: Plan): Finding[] {
+  return s.resolved.stages.flatMap((stage) => {
+    const place = plan.split.split[stage.id]
+    const session = s.sessions.find((x) => x.id === place)
+    return stage.cautions.flatMap((c) => {
+      const hazard = hazardOf(c)
+      if (!hazard || s.allow[hazard] || !session) return []
+      const code = hazard === 'spray' ? 'spray-indoors' : `${hazard}-not-allowed`
+      const values = { stage: stage.name, session: session.number }
+      return [finding(code, 'stop', hazard === 'spray' ? 'method' : 'room', values, withoutHazard(s, stage.id, hazard))]
+    })
+  })
+}
+
+function withoutHazard(s: Situation, stage: string, hazard: Hazard): Remedy[] {
+  const makes = (o: { effects: { kind: string; stage?: string; caution?: string }[] }) =>
+    o.effects.some((e) => e.kind === 'caution' && hazardOf(e.caution as never) === hazard)
+  const guilty = s.resolved.chosen.find((c) => makes(c.option))
+  const may = s.resolved.stages.find((x) => x.id === stage)!.mayBe
+  const brush = guilty?.school.options.find((o) => !makes(o) && !o.effects.some((e) => e.kind === 'exclude-stage'))
+  const without = s.recipe.schools.flatMap((x) =>
+    x.options.filter((o) => o.effects.some((e) => e.kind === 'exclude-stage' && e.stage === stage)).map((o) => ({ school: x, option: o })),
+  )
+  const move = (place: 'ahead' | 'home') =>
+    remedy(
+      place === 'ahead' ? 'do-ahead' : 'do-at-home',
+      [{ path: `choices/split/${stage}`, before: s.workshop.choices.split[stage] ?? null, after: place }],
+      {
+        stage: s.resolved.stages.find((x) => x.id === stage)!.name,
+      },
+    )
+  return [
+    ...(guilty && brush
+      ? [remedy('take-option', [choiceChange(s, guilty.school.id, brush.id)], { question: guilty.school.question, option: brush.name })]
+      : []),
+    ...(may.includes('ahead') ? [move('ahead')] : []),
+    ...(may.includes('home') ? [move('home')] : []),
+    ...(brush
+      ? []
+      : without.map((x) =>
+          remedy('take-option', [choiceChange(s, x.school.id, x.option.id)], { question: x.school.question, option: x.option.name }),
+        )),
+    remedy('arrange', [{ path: 'choices/allow', before: s.workshop.choices.allow ?? null, after: { ...s.allow, [hazard]: true } }], {
+      hazard,
+    }),
+  ]
+}
+
+/** Seams of the tape that run over a face or lettering and cannot be shifted off. */
+const seams: Find = (s, plan) =>
+  plan.tape && plan.tape.seamOnKeepClearMm > 0
+    ? [
+        {
+          ...finding(
+            'seam-on-face',
+            'look',
+            'pictures',
+            { mm: plan.tape.seamOnKeepClearMm },
+            optionsWith(s, (o) => o.effects.some((e) => e.kind === 'tape' && e.width.value > s.resolved.tapeWidth.value)).map((x) =>
+              remedy('take-option', [choiceChange(s, x.school.id, x.option.id)], { question: x.school.question, option: x.option.name }),
+            ),
+          ),
+          mark: 'E' as const,
+        },
+      ]
+    : []

@@ -6,6 +6,7 @@ import { sparesFor, sparesInput } from '#core/spares'
 import { mediumInput, mediumNeed } from '#core/medium'
 import { buyingInput, cheapestPacks } from '#core/buying'
 import { cure, cureInput } from '#core/cure'
+import { cutStock, stockInput } from '#core/stock'
 import { planInput, planWorkshop } from '#core/plan'
 import { sayPlan } from '#core/phrases'
 
@@ -39,6 +40,7 @@ export const capabilities: Record<string, Run> = {
     ]),
   })),
   buying: capability(buyingInput, cheapestPacks),
+  stock: capability(stockInput, cutStock),
   cure: capability(cureInput, cure),
   plan: capability(planInput, (i) => {
     const { evidence, ...rest } = i

@@ -1,0 +1,1 @@
+export { cutStock, stockInput, type StockInput, type CutPlan } from './stock'

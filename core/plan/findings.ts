@@ -1,6 +1,6 @@
 import { coldLimitCelsius } from '#core/cure'
 import { isRefusal } from '#core/reasons'
-import { blankMaterial, latestRecipe, mayTouch, pieceKinds, takesMaterial, type Recipe } from '#core/recipe'
+import { blankMaterial, latestRecipe, mayTouch, pieceKinds, takesMaterial, type PieceKind, type Recipe } from '#core/recipe'
 import { enumerateSplits, intendedSplit, type Judged, type Turns } from '#core/sessions'
 import { minutesBetween } from '#core/time'
 import { moveSession, type Change } from '#core/workshop'
@@ -53,7 +53,11 @@ function fitPaper(s: Situation, room: { width: number; height: number }): Remedy
 function notForThis(s: Situation): Finding {
   const surfaces = s.kind.materials.filter((m) => takesMaterial(s.recipe, m))
   const methods = s.recipes.filter((r) => takesMaterial(r, s.design.material) && latestRecipe(r.id, s.recipes) === r)
-  const kinds = pieceKinds.filter((k) => k.id !== s.kind.id && k.recipe === s.recipe.id).slice(0, 2)
+  const alike = (k: PieceKind) => Number(k.form === s.kind.form)
+  const kinds = pieceKinds
+    .filter((k) => k.id !== s.kind.id && k.recipe === s.recipe.id)
+    .sort((a, b) => alike(b) - alike(a))
+    .slice(0, 2)
   const best = [...surfaces].sort((a, b) => rankFit(s, a) - rankFit(s, b)).slice(0, 1)
   return finding(
     'method-not-for-piece',

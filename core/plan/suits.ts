@@ -53,7 +53,7 @@ const ways: Record<Suit['code'], (s: Situation, x: Suit) => Remedy[]> = {
   'paper-thick': (s) => [remedy('plain-paper', [knownChange(s, 'print', { gsm: 80 })])],
   'whites-vanish': (s) => keepWhites(s),
   'whites-wish': (s) => [
-    ...optionsWith(s, (o) => o.effects.some((e) => e.kind === 'whites' && e.whites === s.design.whites)).map((x) =>
+    ...groundFor(s).map((x) =>
       remedy('take-option', [choiceChange(s, x.school.id, x.option.id)], { question: x.school.question, option: x.option.name }),
     ),
     ...s.recipes
@@ -81,6 +81,12 @@ const tonerAgain = (s: Situation) =>
   s.recipe.schools
     .filter((x) => x.options.some((o) => o.effects.some((e) => e.kind === 'print' && e.smearTest)))
     .map((x) => choiceChange(s, x.id, x.default))
+
+/** Options of the school that decides the whites which make them as wished. */
+const groundFor = (s: Situation) =>
+  optionsWith(s, (o) => (o.effects.find((e) => e.kind === 'whites')?.whites ?? s.recipe.whites) === s.design.whites).filter((x) =>
+    x.school.options.some((o) => o.effects.some((e) => e.kind === 'whites')),
+  )
 
 const keepWhites = (s: Situation): Remedy[] => [
   ...optionsWith(s, (o) => o.effects.some((e) => e.kind === 'whites' && e.whites === 'white')).map((x) =>

@@ -60,7 +60,7 @@ function blocksOf(stages: readonly Stage[]): Stage[][] {
 }
 
 /** The stages of each sitting: a new one begins after a stage that cures. Stages that are only ever ahead are left out. */
-export function sittingsOf(resolved: ResolvedRecipe): Stage[][] {
+export function sittingsOf(resolved: Pick<ResolvedRecipe, 'stages'>): Stage[][] {
   const sittings: Stage[][] = [[]]
   for (const s of resolved.stages) {
     if (s.mayBe.includes('session')) sittings.at(-1)!.push(s)

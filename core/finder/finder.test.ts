@@ -1,0 +1,218 @@
+import { describe, expect, it, test } from 'vitest'
+import { demoHouses, demoWorkshops } from '#core/demo'
+import { findMethods, type Verdict } from '#core/finder'
+import type { House } from '#core/house'
+import { phrases } from '#core/phrases'
+import { pieceKind, recipes, type AgeBand, type Ink, type Whites } from '#core/recipe'
+import { applyChanges, type Workshop } from '#core/workshop'
+import { planWorkshop } from '#core/plan'
+
+const now = '2026-05-11T09:00:00-04:00[America/New_York]'
+
+interface Situation {
+  kind: string
+  material: string
+  people?: number
+  age?: AgeBand
+  helpers?: number
+  /** Days and times of the sessions. */
+  sessions: [string, string, string][]
+  printers?: Ink[]
+  whites?: Whites
+  allow?: { heat: boolean; spray: boolean; blade: boolean }
+  celsius?: number
+}
+
+const evening: [string, string, string] = ['2026-05-14', '17:00', '20:30']
+const saturday: [string, string, string] = ['2026-05-16', '10:00', '14:00']
+const one: Situation['sessions'] = [['2026-05-16', '10:00', '14:00']]
+const two: Situation['sessions'] = [evening, saturday]
+const both: Ink[] = ['toner', 'inkjet']
+const yes = 'possible'
+const perhaps = 'possible-if'
+const no = 'not-possible'
+
+/** Written down by hand from what practitioners say, before the finder was asked. */
+const table: [string, Situation, Record<string, Verdict>][] = [
+  [
+    'wooden plaques, two days',
+    { kind: 'plaque', material: 'plywood', sessions: two },
+    { 'medium-transfer': yes, 'quick-peel': perhaps, 'wax-tissue': no },
+  ],
+  ['wooden plaques, one day: the medium has to cure', { kind: 'plaque', material: 'plywood', sessions: one }, { 'medium-transfer': yes }],
+  [
+    'rubbing two hours after laying',
+    {
+      kind: 'plaque',
+      material: 'plywood',
+      sessions: [
+        ['2026-05-16', '10:00', '12:00'],
+        ['2026-05-16', '14:00', '17:00'],
+      ],
+    },
+    { 'medium-transfer': perhaps },
+  ],
+  [
+    'jars: only film holds on glass',
+    { kind: 'jar', material: 'glass', sessions: one },
+    { 'tape-film': yes, 'medium-transfer': no, 'gesso-ground': no, 'quick-peel': no, 'water-lift': no, 'wax-tissue': no },
+  ],
+  ['jars, printed on inkjet only', { kind: 'jar', material: 'glass', sessions: one, printers: ['inkjet'] }, { 'tape-film': perhaps }],
+  ['candles', { kind: 'candle', material: 'candle', sessions: one }, { 'wax-tissue': yes, 'tape-film': no, 'medium-transfer': no }],
+  [
+    'candles where no heat tool is allowed',
+    { kind: 'candle', material: 'candle', sessions: one, allow: { heat: false, spray: false, blade: true } },
+    { 'wax-tissue': perhaps },
+  ],
+  ['candles with an inkjet printer', { kind: 'candle', material: 'candle', sessions: one, printers: ['inkjet'] }, { 'wax-tissue': yes }],
+  ['art panels in one evening', { kind: 'panel', material: 'panel', sessions: [evening] }, { 'quick-peel': yes }],
+  ['art panels, a toner printer: no water lift', { kind: 'panel', material: 'panel', sessions: two }, { 'water-lift': no }],
+  ['cards in one sitting', { kind: 'card', material: 'card', sessions: one }, { 'tape-film': yes, 'gesso-ground': perhaps }],
+  ['cards, an inkjet printer', { kind: 'card', material: 'smooth-paper', sessions: one, printers: both }, { 'water-lift': yes }],
+  ['smooth paper, toner only', { kind: 'card', material: 'smooth-paper', sessions: one, printers: ['toner'] }, { 'water-lift': no }],
+  [
+    'mat board over a night',
+    { kind: 'card', material: 'mat-board', sessions: two },
+    { 'gesso-ground': yes, 'tape-film': yes, 'medium-transfer': yes, 'quick-peel': yes },
+  ],
+  [
+    'gesso rubbed after four hours: a gamble',
+    {
+      kind: 'card',
+      material: 'mat-board',
+      sessions: [
+        ['2026-05-16', '10:00', '12:00'],
+        ['2026-05-16', '16:00', '18:30'],
+      ],
+    },
+    { 'gesso-ground': perhaps },
+  ],
+  [
+    'journal pages over a night',
+    { kind: 'page', material: 'journal', sessions: two },
+    { 'gesso-ground': yes, 'medium-transfer': yes, 'tape-film': yes },
+  ],
+  [
+    'brown kraft pages with whites kept',
+    { kind: 'page', material: 'kraft', sessions: two, whites: 'white' },
+    { 'gesso-ground': yes, 'medium-transfer': yes },
+  ],
+  [
+    'plaques with whites kept: painted first',
+    { kind: 'plaque', material: 'plywood', sessions: two, whites: 'white' },
+    { 'medium-transfer': yes },
+  ],
+  ['bare wood wanted', { kind: 'plaque', material: 'plywood', sessions: two, whites: 'surface' }, { 'medium-transfer': perhaps }],
+  ['whites clear, on glass', { kind: 'jar', material: 'glass', sessions: one, whites: 'clear' }, { 'tape-film': yes }],
+  ['whites kept, on glass: film cannot', { kind: 'jar', material: 'glass', sessions: one, whites: 'white' }, { 'tape-film': no }],
+  [
+    'canvas over a night',
+    { kind: 'canvas', material: 'canvas', sessions: two },
+    { 'medium-transfer': yes, 'gesso-ground': yes, 'tape-film': perhaps },
+  ],
+  ['muslin over a night', { kind: 'canvas', material: 'muslin', sessions: two }, { 'medium-transfer': yes, 'gesso-ground': yes }],
+  ['stones', { kind: 'stone', material: 'slate', sessions: two }, { 'medium-transfer': yes, 'gesso-ground': no, 'tape-film': no }],
+  ['cedar wrinkles but takes it', { kind: 'block', material: 'cedar', sessions: two }, { 'medium-transfer': yes }],
+  [
+    'a cold room: nothing with a film forms',
+    { kind: 'card', material: 'card', sessions: one, celsius: 8 },
+    { 'tape-film': yes, 'medium-transfer': no, 'gesso-ground': no, 'quick-peel': no },
+  ],
+  [
+    'stickers for children',
+    { kind: 'stickers', material: 'paper', people: 12, age: '8-12', helpers: 3, sessions: one },
+    { 'tape-film': yes, 'water-lift': no },
+  ],
+  [
+    'bare wood with an inkjet: lifted, with more time',
+    { kind: 'plaque', material: 'pine', sessions: one, printers: both },
+    { 'water-lift': yes },
+  ],
+  [
+    'an hour for eighteen adults is too short for film',
+    { kind: 'card', material: 'card', people: 18, sessions: [['2026-05-16', '10:00', '11:00']] },
+    { 'tape-film': perhaps },
+  ],
+  [
+    'accordion books over a night',
+    { kind: 'accordion', material: 'canvas', sessions: two },
+    { 'gesso-ground': yes, 'medium-transfer': yes, 'tape-film': no },
+  ],
+]
+
+function make(x: Situation): { workshop: Workshop; house: House } {
+  const base = demoWorkshops('2026-05-15')[0]!
+  const kind = pieceKind(x.kind)
+  const size = (mm: number) => ({ mm, text: `${mm} mm` })
+  return {
+    house: {
+      ...demoHouses[0]!,
+      printers: x.printers ?? ['toner'],
+      recipeChoices: {},
+      climate: { celsius: x.celsius ?? 21, humidityPct: 50 },
+    },
+    workshop: {
+      ...base,
+      pieces: [],
+      errandsDone: [],
+      group: {
+        tables: null,
+        helpers: x.helpers ?? 2,
+        participants: Array.from({ length: x.people ?? 12 }, (_, i) => ({
+          id: `p${i + 1}`,
+          seat: i + 1,
+          name: null,
+          age: x.age ?? 'adult',
+          misses: [],
+        })),
+      },
+      designs: [
+        {
+          ...base.designs[0]!,
+          kind: x.kind,
+          material: x.material,
+          width: size(kind.widthMm),
+          height: size(kind.heightMm),
+          recipe: { id: kind.recipe, version: 1 },
+          choices: {},
+          lettering: false,
+          ...(x.whites && { whites: x.whites }),
+        },
+      ],
+      sessions: x.sessions.map(([date, start, end], i) => ({ id: `s${i + 1}`, date, start, end, room: 'Craft room' })),
+      choices: { ...base.choices, split: {}, share: {}, spares: null, samples: null, ...(x.allow && { allow: x.allow }) },
+    },
+  }
+}
+
+describe('the method finder', () => {
+  it('is asked about thirty situations', () => expect(table).toHaveLength(30))
+  test.each(table)('%s', (_name, situation, expected) => {
+    const rows = findMethods({ ...make(situation), now })
+    const said = Object.fromEntries(rows.map((r) => [r.recipe.id, r.verdict]))
+    expect(said).toMatchObject(expected)
+  })
+  test.each(table)('%s: what it offers works when it is taken, and every "no" has a reason', (_name, situation) => {
+    const { workshop, house } = make(situation)
+    const say = phrases(house, now)
+    for (const r of findMethods({ workshop, house, now })) {
+      if (r.verdict !== 'possible') expect(say.finding(r.reason!).title).not.toBe('')
+      if (r.verdict === 'not-possible') continue
+      const after = planWorkshop({ workshop: applyChanges<Workshop>(workshop, r.changes)!, house, now })
+      expect([r.recipe.id, after.recipe.id, after.findings.filter((f) => f.level === 'stop').map((f) => f.code)]).toEqual([
+        r.recipe.id,
+        r.recipe.id,
+        [],
+      ])
+      if (r.verdict === 'possible-if') expect(r.conditions.map(say.remedy).join('')).not.toBe('')
+    }
+  })
+  it('puts what is possible first and shows every method once', () => {
+    const rows = findMethods({ ...make(table[0]![1]), now })
+    expect(new Set(rows.map((r) => r.recipe.id)).size).toBe(recipes.length)
+    expect(rows.map((r) => ['possible', 'possible-if', 'not-possible'].indexOf(r.verdict))).toEqual(
+      [...rows.map((r) => ['possible', 'possible-if', 'not-possible'].indexOf(r.verdict))].sort(),
+    )
+    expect(rows[0]!.chosen).toBe(true)
+  })
+})

@@ -1,0 +1,1 @@
+export { findMethods, type Row, type Cell, type Verdict } from './finder'

@@ -1,15 +1,6 @@
 import { planWorkshop, type Finding, type Plan, type PlanInput, type Remedy } from '#core/plan'
-import {
-  hazardOf,
-  latestRecipe,
-  pieceKind,
-  pieceStates,
-  recipes as catalogue,
-  takesMaterial,
-  type Hazard,
-  type PieceState,
-  type Recipe,
-} from '#core/recipe'
+import { hazardOf, latestRecipe, pieceKind, pieceStates, takesMaterial, type Hazard, type PieceState, type Recipe } from '#core/recipe'
+import { recipesOf } from '#core/house'
 import { sittingsOf } from '#core/sessions'
 import { applyChanges, type Change, type Workshop } from '#core/workshop'
 
@@ -48,7 +39,7 @@ const mostConditions = 2
  *  not possible, because. Nothing is asked: group, time, surface, printer, whites and what is allowed are the plan's own.
  *  Tries each way out that the plan itself offers, greedily; at most a few dozen plans. Ties: the recommended order. */
 export function findMethods(input: PlanInput): Row[] {
-  const recipes = input.recipes ?? catalogue
+  const recipes = input.recipes ?? recipesOf(input.house)
   const newest = recipes.filter((r) => latestRecipe(r.id, recipes) === r)
   const mine = input.workshop.designs[0]!.recipe
   return newest
@@ -70,7 +61,7 @@ function row(recipe: Recipe, input: PlanInput): Row {
   const first = tried(input, take)
   const asItIs = first.plan
   const stop = stops(asItIs)[0]
-  const { plan, conditions, changes } = stop ? mend(first, input, recipe) : { ...first, conditions: [], changes: take }
+  const { plan, conditions, changes, workshop: after } = stop ? mend(first, input, recipe) : { ...first, conditions: [], changes: take }
   const left = stops(plan)
   const verdict: Verdict = left.length ? 'not-possible' : stop ? 'possible-if' : 'possible'
   const reason = (verdict === 'not-possible' ? left[0] : stop) ?? asItIs.findings.find((f) => f.level === 'look' && f.decision !== 'kit')
@@ -89,7 +80,7 @@ function row(recipe: Recipe, input: PlanInput): Row {
       const load = shown.split.loads.find((l) => l.sessionId === s.id)
       return { needed: load?.neededMin ?? null, available: s.minutes, fits: load?.fits ?? true }
     }),
-    cells: cells(recipe, shown, asItIs, design.material),
+    cells: cells(recipe, shown, asItIs, verdict === 'possible-if' ? after.designs[0]!.material : design.material, design.material),
   }
 }
 
@@ -136,7 +127,7 @@ function better(now: Tried, input: PlanInput, recipe: Recipe): { remedy: Remedy;
 /** Making a card instead of a plaque is a condition; making a candle instead is another workshop. */
 const isFlat = (w: Workshop) => pieceKind(w.designs[0]!.kind).form === 'flat'
 
-function cells(recipe: Recipe, plan: Plan, asItIs: Plan, material: string): Row['cells'] {
+function cells(recipe: Recipe, plan: Plan, asItIs: Plan, material: string, now: string): Row['cells'] {
   const against = (codes: string[]): Cell['decides'] => {
     const f = asItIs.findings.find((x) => codes.includes(x.code) && x.level !== 'note')
     return f ? (f.level === 'stop' ? 'stop' : 'look') : 'fine'
@@ -144,10 +135,7 @@ function cells(recipe: Recipe, plan: Plan, asItIs: Plan, material: string): Row[
   const hazards = [...new Set(plan.stages.flatMap((s) => s.cautions.map(hazardOf)).filter((h): h is Hazard => h !== undefined))]
   const wait = plan.split.cure?.requiredMin ?? recipe.cure?.minimum.value ?? 0
   return {
-    surface: {
-      value: takesMaterial(recipe, material) ? material : Object.keys(recipe.surfaces)[0]!,
-      decides: takesMaterial(recipe, material) ? (recipe.surfaces[material]!.fit === 'hard' ? 'look' : 'fine') : 'stop',
-    },
+    surface: surfaceCell(recipe, material, now),
     ink: { value: plan.ink, decides: against(['printer-missing', 'wrong-ink', 'smear-failed', 'smear-test']) },
     whites: { value: plan.whites, decides: against(['whites-wish', 'whites-vanish']) },
     hazard: {
@@ -158,4 +146,10 @@ function cells(recipe: Recipe, plan: Plan, asItIs: Plan, material: string): Row[
     cost: { value: plan.figures['cost-bought']!.value as number, decides: 'fine' },
     forgives: { value: recipe.forgives, decides: 'fine' },
   }
+}
+
+function surfaceCell(recipe: Recipe, material: string, now: string): Cell {
+  const value = takesMaterial(recipe, material) ? material : Object.keys(recipe.surfaces)[0]!
+  if (!takesMaterial(recipe, now)) return { value, decides: 'stop' }
+  return { value, decides: recipe.surfaces[now]!.fit === 'hard' ? 'look' : 'fine' }
 }

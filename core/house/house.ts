@@ -1,5 +1,5 @@
 import * as v from 'valibot'
-import { inks, type Ink } from '#core/recipe'
+import { inks, makeRecipe, ownRecipeShape, recipes as practice, type Ink, type Recipe } from '#core/recipe'
 import { currencies, type LengthUnit, type Size } from '#core/units'
 import { isClock, isDate, isTimeZone, weekdays } from '#core/time'
 
@@ -40,6 +40,8 @@ export const houseShape = v.object({
   printerMarginMm: share(0, 40, 'margin'),
   /** What prints here; left out, a toner printer does. */
   printers: v.optional(v.pipe(v.array(v.picklist(inks)), v.minLength(1, 'no printer | Say toner, inkjet or both.'), v.maxLength(2))),
+  /** Recipes of the house, every version. */
+  recipes: v.optional(v.pipe(v.array(ownRecipeShape), v.maxLength(60, 'more than 60 recipes | Take old versions out.'))),
   /** recipe id -> school id -> option id. */
   recipeChoices: v.record(v.string(), v.record(v.string(), v.string())),
   /** material id -> what is in the cupboard, in the material's unit. */
@@ -56,3 +58,15 @@ const papers: Record<House['paper'], Size> = { letter: { widthMm: 215.9, heightM
 export const paperMm = (house: Pick<House, 'paper'>): Size => papers[house.paper]
 
 export const printersOf = (house: Pick<House, 'printers'>): readonly Ink[] => house.printers ?? ['toner']
+
+/** The practice and the house's own recipes; one that cannot be made (its method is gone, its data broken) is left out. */
+export const recipesOf = (house: Pick<House, 'recipes'>): readonly Recipe[] =>
+  house.recipes?.length
+    ? [
+        ...practice,
+        ...house.recipes.flatMap((own) => {
+          const made = makeRecipe(own)
+          return 'recipe' in made ? [made.recipe] : []
+        }),
+      ]
+    : practice

@@ -70,3 +70,21 @@ export const craftRemedies: Record<string, Line<string>> = {
   'more-hands': (v) => `${v['more']} more ${Number(v['more']) === 1 ? 'helper' : 'helpers'}`,
   'newest-recipe': (v) => `Take version ${v['newest']}`,
 }
+
+/** "Possible if …": a way out as a condition. What is not listed is said as something that you do. */
+export const conditionLines: Record<string, Line<string>> = {
+  'take-option': (v) => `the ${lower(v['question'])} is ${v['option']}`,
+  'longer-session': (v, say) => `the class is ${say.minutes(v['minutes']!)} longer`,
+  'fewer-rounds': (v) => `${v['rounds']} rounds are enough`,
+  'smear-passed': () => 'the smear test passes',
+  'more-hands': (v) => `${v['more']} more ${Number(v['more']) === 1 ? 'helper comes' : 'helpers come'}`,
+  'believe-shorter': (v) => `${v['option']} is enough`,
+  'do-ahead': (v) => `${lower(v['stage'])} is done ahead, by staff`,
+  'do-at-home': (v) => `${lower(v['stage'])} is done at home`,
+  'prepare-ahead': (v) => (v['stages'] ? `${v['stages']} are done ahead` : 'the work is spread over the classes'),
+  'smaller-piece': (v, say) => `the picture is ${say.length(v['widthMm']!)} × ${say.length(v['heightMm']!)}`,
+  arrange: (v) =>
+    v['hazard'] === 'spray'
+      ? 'spraying is arranged outdoors, by an adult'
+      : `a ${v['hazard'] === 'heat' ? 'heat tool' : 'blade'} is allowed`,
+}

@@ -5,6 +5,7 @@ import type { Errand } from '#core/errands'
 import { sayDayClock, type Zoned } from '#core/time'
 import { showLength, showMoney, showVolume } from '#core/units'
 import { becauseRules, inputNames } from './becauseEn'
+import { conditionLines } from './craftEn'
 import { decisionLines, errandLines, findingLines, remedyLines } from './findingsEn'
 
 /** Title and body of something said. */
@@ -34,6 +35,7 @@ export function phrases(house: House, now: Zoned) {
     ...voice,
     finding: (f: Pick<Finding, 'code' | 'values'>): Said => lookUp(findingLines, f.code)(f.values, voice),
     remedy: (r: Pick<Remedy, 'code' | 'values'>): string => lookUp(remedyLines, r.code)(r.values, voice),
+    condition: (r: Pick<Remedy, 'code' | 'values'>): string => sayCondition(r, voice),
     decision: (d: Pick<Decision, 'code' | 'values'>): string => lookUp(decisionLines, d.code)(d.values, voice),
     errand: (e: Pick<Errand, 'code' | 'values'>): Said => lookUp(errandLines, e.code)(e.values, voice),
     rule: (b: Because): string => lookUp(becauseRules, b.rule),
@@ -41,6 +43,13 @@ export function phrases(house: House, now: Zoned) {
     amount: (value: number | string, unit: string, noun?: string): string => amount(value, unit, voice, house, noun),
     difference: (d: Difference): string => sayDifference(d, voice, house),
   }
+}
+
+function sayCondition(r: Pick<Remedy, 'code' | 'values'>, voice: Voice): string {
+  const line = conditionLines[r.code]
+  if (line) return line(r.values, voice)
+  const deed = lookUp(remedyLines, r.code)(r.values, voice)
+  return `you ${deed[0]!.toLowerCase()}${deed.slice(1)}`
 }
 
 function voiceOf(house: House, now: Zoned): Voice {

@@ -28,6 +28,23 @@ const recipeKnown: Find = (s) =>
       ]
     : []
 
+/** A recipe of the house that goes below practice is for a sample; one that has been made anew says so. */
+const ownRecipe: Find = (s, plan) => {
+  const newest = latestRecipe(s.recipe.id, s.recipes)!
+  const found: Finding[] = []
+  if (s.recipe.below?.length && plan.people > 0 && s.recipe.from)
+    found.push(
+      finding('experiment-only', 'stop', 'method', { recipe: s.recipe.name, below: s.recipe.below[0]! }, [takeMethod(s, s.recipe.from.id)]),
+    )
+  if (!s.recipeMissing && newest.version > s.recipe.version)
+    found.push(
+      finding('newer-recipe', 'note', 'method', { recipe: s.recipe.name, version: s.recipe.version, newest: newest.version }, [
+        { ...takeMethod(s, newest.id), code: 'newest-recipe', values: { newest: newest.version } },
+      ]),
+    )
+  return found
+}
+
 const piece: Find = (s, plan) => {
   const found: Finding[] = []
   if (plan.print.grid.perSheet === 0) {
@@ -436,6 +453,7 @@ function helpersFor(s: Situation, t: Turns): Remedy {
 const finders: Find[] = [
   group,
   recipeKnown,
+  ownRecipe,
   piece,
   suits,
   inTurns,

@@ -1,5 +1,5 @@
 import type { House } from '#core/house'
-import { sizeUnit, paperMm, printersOf } from '#core/house'
+import { sizeUnit, paperMm, printersOf, recipesOf } from '#core/house'
 import { seatTables, type Seating } from '#core/kit'
 import {
   blankSurface,
@@ -8,7 +8,6 @@ import {
   pieceKind,
   pictureSize,
   recipeById,
-  recipes as catalogue,
   resolveRecipe,
   type Ink,
   type PieceKind,
@@ -50,7 +49,7 @@ export interface Situation {
 
 export const hoursOf = (house: House): Hours => ({ week: house.hours, closedDays: house.closedDays, timeZone: house.timeZone })
 
-export function situate({ workshop, house, recipes = catalogue, evidence = {}, now }: PlanInput): Situation {
+export function situate({ workshop, house, recipes = recipesOf(house), evidence = {}, now }: PlanInput): Situation {
   const design = workshop.designs[0]!
   const kind = pieceKind(design.kind)
   const found = recipeById(design.recipe.id, design.recipe.version, recipes)

@@ -174,4 +174,8 @@ export interface Recipe {
   /** Words for the states of this method where they differ from the ramp's. */
   words: Partial<Record<PieceState, string>>
   care: string[]
+  /** A recipe of the house: the method that it comes from, why it is done so, and where it goes below practice. */
+  from?: { id: string; version: number }
+  note?: string
+  below?: string[]
 }

@@ -71,6 +71,37 @@ const round = computed(() => ['coaster', 'ornament'].includes(props.kind))
   width: 58%;
   height: 90%;
 }
+.candle .face {
+  width: 52%;
+  height: 88%;
+  border-radius: 4px;
+  background: #f4ead2;
+}
+.candle::before {
+  content: '';
+  position: absolute;
+  top: 1px;
+  width: 2px;
+  height: 10%;
+  background: var(--text);
+}
+.page .face {
+  width: 60%;
+  height: 92%;
+  border-left-width: 5px;
+}
+.accordion .face {
+  width: 58%;
+  height: 78%;
+  box-shadow:
+    5px -3px 0 -1px #fbf8f1,
+    5px -3px 0 0 var(--text),
+    10px 0 0 0 #c9ae80;
+}
+.custom .face {
+  border-style: dashed;
+  border-radius: 10px 3px 12px 4px;
+}
 .stickers .face {
   border-style: dashed;
   box-shadow: none;

@@ -1,14 +1,14 @@
 <script setup lang="ts">
-import { computed } from 'vue'
-import { pieceStates, recipes, type Option, type Recipe, type School } from '#core/recipe'
-import { sittingsOf } from '#core/sessions'
-import { resolveRecipe, blankSurface } from '#core/recipe'
-import type { Plan } from '#core/plan'
-import PieceToken from '../../ui/PieceToken.vue'
+import { computed, ref } from 'vue'
+import type { Row } from '#core/finder'
+import { recipeById, type Option, type School, type Whites } from '#core/recipe'
+import { recipesOf } from '#core/house'
+import { allowed } from '#core/workshop'
 import SegmentChoice from '../../ui/SegmentChoice.vue'
 import SourceMark from '../../ui/SourceMark.vue'
-import VerdictShape from '../../ui/VerdictShape.vue'
-import { stateWord } from '#core/phrases'
+import CuePair from '../../craft/CuePair.vue'
+import FinderRows from '../../method/FinderRows.vue'
+import { useFinder } from '../useFinder'
 import type { Bench } from '../useBench'
 
 const props = defineProps<{ bench: Bench }>()
@@ -17,37 +17,26 @@ const say = computed(() => props.bench.say.value!)
 const w = computed(() => props.bench.workshop.value!)
 const d = computed(() => w.value.designs[0]!)
 const path = (f: string) => `designs/${d.value.id}/${f}`
-const recipe = computed(() => recipes.find((r) => r.id === plan.value.recipe.id)!)
-
-const change = (r: Recipe) => [{ path: path('recipe'), before: d.value.recipe, after: { id: r.id, version: r.version } }]
-/** Each method under this plan: possible, with one reason for or against. */
-const rows = computed(() =>
-  recipes.map((r) => {
-    const p: Plan = r.id === plan.value.recipe.id ? plan.value : props.bench.tried(change(r))!
-    const stop = p.findings.find((f) => f.level === 'stop')
-    const look = p.findings.find((f) => f.level === 'look')
-    const nights = r.stages.some((s) => s.then?.cures)
-    return {
-      recipe: r,
-      chosen: r.id === plan.value.recipe.id,
-      state: stop ? ('stop' as const) : look ? ('look' as const) : ('settled' as const),
-      verdict: stop ? 'Not possible' : look ? 'Possible, look' : 'Possible',
-      reason: stop ? say.value.finding(stop).title : look ? say.value.finding(look).title : r.summary,
-      states: pieceStates.filter((s) => r.stages.some((x) => x.makes === s || x.then?.makes === s)),
-      nights,
-      sittings: sittingsOf(resolveRecipe(r, {}, {}, blankSurface(d.value.material))).length,
-      minutes: p.split.loads.map((l) => l.neededMin),
-      cost: p.figures['cost-bought']!,
-    }
-  }),
-)
-const take = (r: Recipe) => props.bench.act('method', `${recipe.value.name.toLowerCase()} became ${r.name.toLowerCase()}`, change(r))
+const recipe = computed(() => recipeById(plan.value.recipe.id, plan.value.recipe.version, recipesOf(props.bench.house.value!))!)
+const { rows, problem } = useFinder(props.bench)
+const summary = computed(() => {
+  const n = (v: Row['verdict']) => rows.value.filter((r) => r.verdict === v).length
+  const works = n('possible')
+  return `${works === 1 ? 'One way works' : `${works || 'No'} ways work`} as it stands, ${n('possible-if')} more with a change.`
+})
+const take = (r: Row) => props.bench.act('method', `${recipe.value.name.toLowerCase()} became ${r.recipe.name.toLowerCase()}`, r.changes)
 const choose = (s: School, o: string) => props.bench.set(path(`choices/${s.id}`), o, `${s.question.toLowerCase()} became ${o}`)
 const chosen = (s: School) => plan.value.chosen.find((c) => c.school.id === s.id)!
+const allSchools = ref(false)
+const schools = computed(() => (allSchools.value ? recipe.value.schools : recipe.value.schools.slice(0, 6)))
+const allow = computed(() => allowed(w.value))
+const may = (h: 'heat' | 'spray' | 'blade', on: boolean) =>
+  props.bench.set('choices/allow', { ...allow.value, [h]: on }, `${h} is ${on ? 'allowed' : 'not allowed'}`)
+const wish = (x: string) => props.bench.set(path('whites'), x === 'any' ? undefined : (x as Whites), `whites wanted: ${x}`)
 /** What another option would change, before it is chosen. */
 const effects = computed(() =>
   Object.fromEntries(
-    recipe.value.schools.map((s) => [
+    schools.value.map((s) => [
       s.id,
       s.options
         .filter((o) => o.id !== chosen(s).option.id)
@@ -71,42 +60,43 @@ function say1(s: School, o: Option): string {
   <div>
     <div class="head">
       <h1>Method</h1>
-      <p class="two small">Minutes and costs are estimates <SourceMark mark="E" /></p>
+      <p>
+        <b>{{ rows.length ? summary : 'Comparing the methods' }}</b><br /><span class="small two"
+          >Minutes and costs are estimates <SourceMark mark="E"
+        /></span>
+      </p>
     </div>
-    <hr class="rule" />
-    <div role="radiogroup" aria-label="Method">
-      <button
-        v-for="r in rows"
-        :key="r.recipe.id"
-        type="button"
-        role="radio"
-        :aria-checked="r.chosen"
-        class="plain row"
-        :class="{ on: r.chosen }"
-        @click="!r.chosen && take(r.recipe)"
-      >
-        <span class="name">{{ r.recipe.name }}</span>
-        <span class="verdict" :class="{ settled: 'ok', look: 'watch', stop: 'stop' }[r.state]"
-          ><VerdictShape :state="r.state" :size="18" /> <b>{{ r.verdict }}{{ r.chosen ? ', chosen' : '' }}.</b>
-          <span class="two">{{ r.reason }}</span></span
-        >
-        <span class="tokens"
-          ><template v-for="(s, i) in r.states" :key="s"
-            ><i v-if="i" class="join" :class="{ night: r.nights && s === 'cured' }" /><PieceToken
-              :state="s"
-              :size="24"
-              :label="stateWord(s, r.recipe.words)" /></template
-        ></span>
-        <span class="facts small"
-          ><b>{{ r.sittings === 1 ? 'one sitting' : `${r.sittings} sittings` }}</b> · {{ r.minutes.join(' + ') || '–' }} min · whites become
-          {{ r.recipe.whites === 'surface' ? 'the surface' : r.recipe.whites }} · forgives {{ r.recipe.forgives }} ·
-          {{ say.amount(r.cost.value, r.cost.unit) }}</span
-        >
+    <p v-if="problem" role="alert" class="stop">{{ problem }} Reload the page; the plan is saved.</p>
+    <FinderRows v-if="rows.length" :rows="rows" :say="say" @take="take" />
+    <div v-else class="ghost" aria-hidden="true"><i v-for="i in 6" :key="i" /></div>
+    <div class="wishes">
+      <SegmentChoice
+        label="Whites should be"
+        :model-value="d.whites ?? 'any'"
+        :options="[
+          { id: 'any', name: 'any' },
+          { id: 'white', name: 'white' },
+          { id: 'surface', name: 'surface' },
+          { id: 'clear', name: 'clear' },
+        ]"
+        @update:model-value="wish"
+      />
+      <div class="checks">
+        <v-checkbox :model-value="allow.heat" label="Heat tool allowed" @update:model-value="may('heat', !!$event)" /><v-checkbox
+          :model-value="allow.blade"
+          label="Blades allowed"
+          @update:model-value="may('blade', !!$event)"
+        /><v-checkbox :model-value="allow.spray" label="Spraying outdoors, by an adult" @update:model-value="may('spray', !!$event)" />
+      </div>
+    </div>
+    <div class="between">
+      <h3 class="gap">{{ recipe.name }}, your way <span class="two small light">where practitioners differ</span></h3>
+      <button v-if="recipe.schools.length > 6" type="button" class="plain more" @click="allSchools = !allSchools">
+        {{ allSchools ? 'fewer' : `${recipe.schools.length - 6} more` }}
       </button>
     </div>
-    <h3 class="gap">{{ recipe.name }}, your way <span class="two small light">where practitioners differ</span></h3>
     <div class="schools">
-      <div v-for="s in recipe.schools" :key="s.id">
+      <div v-for="s in schools" :key="s.id">
         <SegmentChoice
           :label="s.question"
           :model-value="chosen(s).option.id"
@@ -114,29 +104,22 @@ function say1(s: School, o: Option): string {
           @update:model-value="choose(s, $event)"
         />
         <p class="small two">
-          {{ chosen(s).option.believes }}
-          <span v-if="chosen(s).by !== 'plan'">({{ chosen(s).by === 'house' ? 'the house’s way' : `default: ${s.why}` }})</span>
+          {{ chosen(s).by === 'default' ? s.why : chosen(s).option.believes }}
+          <span v-if="chosen(s).by !== 'plan'">({{ chosen(s).by === 'house' ? 'the house’s way' : 'our default' }})</span>
         </p>
         <p v-if="effects[s.id]" class="small ink">{{ effects[s.id] }}</p>
       </div>
     </div>
-    <h3 class="gap">How you know</h3>
-    <table class="small">
-      <thead>
-        <tr>
-          <th>stage</th>
-          <th>it is right when</th>
-          <th>it is wrong when</th>
-        </tr>
-      </thead>
-      <tbody>
-        <tr v-for="s in plan.stages" :key="s.id">
-          <th>{{ s.name }}</th>
-          <td>{{ s.pass }}</td>
-          <td>{{ s.fail }}</td>
-        </tr>
-      </tbody>
-    </table>
+    <div class="between">
+      <h3 class="gap">How you know</h3>
+      <router-link class="more" :to="`/craft/${recipe.from?.id ?? recipe.id}`">Read it in the craft book</router-link>
+    </div>
+    <ol class="cues">
+      <li v-for="s in plan.stages" :key="s.id">
+        <b>{{ s.name }}</b>
+        <CuePair :pass="s.pass" :fail="s.fail" />
+      </li>
+    </ol>
   </div>
 </template>
 <style scoped>
@@ -146,51 +129,40 @@ function say1(s: School, o: Option): string {
   align-items: baseline;
   margin-bottom: 6px;
 }
-.row {
-  display: grid;
-  grid-template-columns: 170px 1fr;
-  gap: 4px 12px;
-  padding: 9px 10px;
-  width: calc(100% + 20px);
-  margin: 0 -10px;
+.ghost i {
+  display: block;
+  height: 58px;
   border-bottom: 1px solid var(--rule);
-  align-items: center;
+  background: linear-gradient(var(--board), var(--board)) 0 50% / 60% 14px no-repeat;
 }
-.row:hover {
-  box-shadow: inset 0 0 0 1.5px var(--ink);
-}
-.on {
-  background: var(--wash);
-  border-left: 4px solid var(--ink);
-  padding-left: 6px;
-}
-.row:focus-visible {
-  outline: 3px solid var(--ink);
-  outline-offset: -3px;
-}
-.name {
-  font: 750 20px var(--f-head);
-}
-.verdict {
+.wishes {
   display: flex;
-  gap: 6px;
-  align-items: center;
   flex-wrap: wrap;
+  gap: 8px 24px;
+  align-items: end;
+  margin-top: 12px;
 }
-.tokens {
+.wishes :deep(.v-btn) {
+  padding: 0 11px;
+  font-size: 14px;
+}
+.checks {
   display: flex;
-  align-items: center;
+  flex-wrap: wrap;
+  gap: 0 14px;
 }
-.join {
-  width: 8px;
-  height: 2px;
-  background: var(--ink);
+.between {
+  display: flex;
+  justify-content: space-between;
+  align-items: baseline;
 }
-.night {
-  height: 24px;
-  width: 2.5px;
-  background: var(--text);
-  margin: 0 3px;
+.more {
+  color: var(--text);
+  font-weight: 700;
+  font-size: 15px;
+  border-bottom: 1.5px solid var(--text);
+  min-height: 26px;
+  text-decoration: none;
 }
 .gap {
   margin: 18px 0 8px;
@@ -207,22 +179,22 @@ function say1(s: School, o: Option): string {
   padding: 0 11px;
   font-size: 14px;
 }
-table {
-  border-collapse: collapse;
-  width: 100%;
+.cues {
+  list-style: none;
+  padding: 0;
+  display: grid;
+  gap: 8px;
 }
-th {
-  text-align: left;
-}
-td,
-th {
-  padding: 4px 8px 4px 0;
+.cues li {
+  display: grid;
+  grid-template-columns: 150px 1fr;
+  gap: 12px;
   border-bottom: 1px solid var(--rule);
-  vertical-align: top;
+  padding-bottom: 8px;
 }
 @media (max-width: 760px) {
-  .row,
-  .schools {
+  .schools,
+  .cues li {
     grid-template-columns: 1fr;
   }
 }

@@ -1,14 +1,25 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { latestRecipe, pieceKind, pieceKinds, takesMaterial, takesPiece, woods, type PieceKind } from '#core/recipe'
-import { sizeUnit, paperMm } from '#core/house'
+import {
+  accordionStrip,
+  blankMaterial,
+  latestRecipe,
+  pieceKind,
+  pieceKinds,
+  recipeById,
+  takesMaterial,
+  takesPiece,
+  woods,
+  type PieceKind,
+} from '#core/recipe'
+import { sizeUnit, paperMm, recipesOf } from '#core/house'
 import { showLength } from '#core/units'
 import type { TypedLength } from '#core/workshop'
 import LengthField from '../../ui/LengthField.vue'
 import PieceDrawing from '../../ui/PieceDrawing.vue'
-import SegmentChoice from '../../ui/SegmentChoice.vue'
 import SheetDrawing from '../../ui/SheetDrawing.vue'
 import HouseDrawing from '../../ui/HouseDrawing.vue'
+import StepField from '../../ui/StepField.vue'
 import type { Bench } from '../useBench'
 
 const props = defineProps<{ bench: Bench }>()
@@ -17,6 +28,7 @@ const house = computed(() => props.bench.house.value!)
 const plan = computed(() => props.bench.plan.value!)
 const d = computed(() => w.value.designs[0]!)
 const kind = computed(() => pieceKind(d.value.kind))
+const named = computed(() => (d.value.kind === 'custom' && d.value.called ? d.value.called : kind.value.name))
 const path = (f: string) => `designs/${d.value.id}/${f}`
 const size = (mm: number): TypedLength => ({ mm, text: showLength(mm, sizeUnit(house.value)) })
 
@@ -36,8 +48,23 @@ function take(k: PieceKind) {
   ])
 }
 const materials = computed(() => woods.filter((m) => kind.value.materials.includes(m.id)))
+const surface = computed(() => blankMaterial(d.value.material))
+const recipeNow = computed(() => recipeById(plan.value.recipe.id, plan.value.recipe.version, recipesOf(house.value)))
+/** How the present method takes to a surface, in its own words. */
+const fits = (m: string) => recipeNow.value?.surfaces[m]?.note
+const strip = computed(() =>
+  accordionStrip(plan.value.picture.widthMm, d.value.panels ?? (kind.value.measure.by === 'panels' ? kind.value.measure.usual.value : 2)),
+)
+const measureRule = computed(() => {
+  const m = kind.value.measure
+  const say = (mm: number) => showLength(mm, sizeUnit(house.value))
+  if (m.by === 'wrap') return `once round: π × diameter + ${say(m.overlap.value)} overlap`
+  if (m.by === 'flat') return `the flat part, about ${Math.round(m.share.value * 100)} % of it`
+  if (m.by === 'panels') return `a panel: the cover less ${say(m.border.value)} at each side`
+  return ''
+})
 /** One scale for hand, piece and ruler. */
-const perMm = computed(() => Math.min(0.95, 230 / Math.max(d.value.width.mm, d.value.height.mm, 170)))
+const perMm = computed(() => Math.min(0.95, 230 / Math.max(plan.value.picture.widthMm, plan.value.picture.heightMm, 170)))
 const child = computed(() => w.value.group.participants.filter((p) => p.age !== 'adult').length > plan.value.people / 2)
 const handMm = computed(() => (child.value ? 150 : 185))
 </script>
@@ -46,7 +73,8 @@ const handMm = computed(() => (child.value ? 150 : 185))
     <div class="head">
       <h1>Piece</h1>
       <p>
-        <b>Everybody makes a {{ kind.name }}.</b>
+        <b>Everybody makes {{ /^[aeio]/.test(named) ? 'an' : 'a' }} {{ named }}.</b>{{ ' ' }}
+        <span class="small two">Dries {{ kind.dries }}. For the way home: {{ kind.goesHome }}.</span>
       </p>
     </div>
     <div class="shelf" role="radiogroup" aria-label="Kind of piece">
@@ -60,31 +88,62 @@ const handMm = computed(() => (child.value ? 150 : 185))
         :class="{ on: k.id === kind.id }"
         @click="take(k)"
       >
-        <PieceDrawing :kind="k.id" :drawing="w.drawing" :width="66" /><span>{{ k.name }}</span>
+        <PieceDrawing :kind="k.id" :drawing="w.drawing" :width="66" /><span>{{ k.id === 'custom' ? 'something else' : k.name }}</span>
       </button>
     </div>
     <div class="sizes">
       <LengthField
-        label="Width"
+        :label="kind.widthName"
         :unit="sizeUnit(house)"
         :model-value="d.width"
-        @update:model-value="bench.set(path('width'), $event, `width became ${$event.text}`, 'type-width')"
+        @update:model-value="bench.set(path('width'), $event, `${kind.widthName.toLowerCase()} became ${$event.text}`, 'type-width')"
       />
       <LengthField
-        label="Height"
+        :label="kind.heightName"
         :unit="sizeUnit(house)"
         :model-value="d.height"
-        @update:model-value="bench.set(path('height'), $event, `height became ${$event.text}`, 'type-height')"
+        @update:model-value="bench.set(path('height'), $event, `${kind.heightName.toLowerCase()} became ${$event.text}`, 'type-height')"
       />
-      <div>
-        <SegmentChoice
-          label="Made of"
-          :model-value="d.material"
-          :options="materials"
-          @update:model-value="bench.set(path('material'), $event, `${d.material} became ${$event}`)"
-        />
-        <div class="small two">{{ materials.find((m) => m.id === d.material)?.note }}</div>
+      <StepField
+        v-if="kind.measure.by === 'panels'"
+        label="Panels"
+        :min="2"
+        :max="60"
+        :model-value="d.panels ?? kind.measure.usual.value"
+        :note="`${strip.panels} in a strip of ${showLength(strip.lengthMm, sizeUnit(house))}`"
+        @update:model-value="bench.set(path('panels'), $event, `panels became ${$event}`)"
+      />
+      <label v-if="d.kind === 'custom'"
+        ><span class="label">Called</span
+        ><input
+          :value="d.called ?? ''"
+          maxlength="40"
+          placeholder="bookmark, box lid"
+          @input="bench.set(path('called'), ($event.target as HTMLInputElement).value || undefined, 'the piece got a name', 'type-called')"
+      /></label>
+    </div>
+    <p v-if="kind.measure.by !== 'face'" class="rule-line">
+      <b>Picture {{ showLength(plan.picture.widthMm, sizeUnit(house)) }} × {{ showLength(plan.picture.heightMm, sizeUnit(house)) }}</b>
+      {{ measureRule }}
+    </p>
+    <div class="made-of">
+      <span id="made-of" class="label">Made of</span>
+      <div class="surfaces" role="radiogroup" aria-labelledby="made-of">
+        <button
+          v-for="m in materials"
+          :key="m.id"
+          type="button"
+          role="radio"
+          class="plain surface"
+          :class="{ on: m.id === d.material }"
+          :aria-checked="m.id === d.material"
+          @click="bench.set(path('material'), m.id, `${d.material} became ${m.name}`)"
+        >
+          <i class="swatch" :style="{ background: m.colour }" aria-hidden="true" /><b>{{ m.name }}</b
+          ><span class="small" :class="fits(m.id) ? 'two' : 'watch'">{{ fits(m.id) ?? `not for ${plan.recipe.name.toLowerCase()}` }}</span>
+        </button>
       </div>
+      <p v-if="surface" class="small two">{{ surface.prepare }}</p>
     </div>
     <div class="well">
       <div class="scale">
@@ -104,8 +163,14 @@ const handMm = computed(() => (child.value ? 150 : 185))
             </figcaption>
           </figure>
           <figure>
-            <span class="made" :style="{ width: `${d.width.mm * perMm}px`, height: `${d.height.mm * perMm}px` }"
-              ><HouseDrawing :drawing="w.drawing" :width="Math.min(d.width.mm, d.height.mm * 1.4) * perMm * 0.8"
+            <span
+              class="made"
+              :style="{
+                width: `${plan.picture.widthMm * perMm}px`,
+                height: `${plan.picture.heightMm * perMm}px`,
+                background: surface?.colour,
+              }"
+              ><HouseDrawing :drawing="w.drawing" :width="Math.min(plan.picture.widthMm, plan.picture.heightMm * 1.4) * perMm * 0.8"
             /></span>
             <figcaption class="small two">{{ plan.pieceName }}</figcaption>
           </figure>
@@ -117,7 +182,7 @@ const handMm = computed(() => (child.value ? 150 : 185))
           :grid="plan.print.grid"
           :paper="paperMm(house)"
           :margin="house.printerMarginMm"
-          :picture="{ widthMm: d.width.mm, heightMm: d.height.mm }"
+          :picture="plan.picture"
           :drawing="w.drawing"
           :mirrored="plan.print.mirrored"
         />
@@ -145,16 +210,18 @@ const handMm = computed(() => (child.value ? 150 : 185))
   min-height: 92px;
 }
 .kind span:last-child {
+  text-align: center;
+  line-height: 1.1;
   font-weight: 600;
   padding: 1px 8px;
 }
 .kind:hover {
   background: var(--wash);
 }
-.on {
+.kind.on {
   background: var(--wash);
 }
-.on span:last-child {
+.kind.on span:last-child {
   background: var(--ink);
   color: var(--on-ink);
 }
@@ -166,7 +233,46 @@ const handMm = computed(() => (child.value ? 150 : 185))
   display: grid;
   grid-template-columns: 150px 150px 1fr;
   gap: 16px;
-  margin: 16px 0;
+  margin: 16px 0 8px;
+}
+.rule-line {
+  margin: 0 0 8px;
+}
+.made-of {
+  margin-bottom: 14px;
+}
+.surfaces {
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(178px, 1fr));
+  gap: 6px;
+}
+.surface {
+  display: grid;
+  grid-template-columns: 40px 1fr;
+  gap: 0 8px;
+  text-align: left;
+  border: 1.5px solid var(--edge);
+  border-radius: var(--r-ctl);
+  min-height: 48px;
+  padding: 4px 8px 4px 4px;
+  align-items: center;
+  line-height: 1.2;
+}
+.surface:hover {
+  background: var(--wash);
+}
+.surface.on {
+  border-color: var(--ink);
+  box-shadow: inset 0 0 0 1.5px var(--ink);
+}
+.surface.on b {
+  color: var(--ink);
+}
+.swatch {
+  grid-row: 1 / 3;
+  width: 40px;
+  height: 38px;
+  border: 1px solid #8a7b66;
 }
 .well {
   background: var(--board);

@@ -1,0 +1,35 @@
+import { wrap, type Remote } from 'comlink'
+import { onBeforeUnmount, ref, watch } from 'vue'
+import type { findMethods, Row } from '#core/finder'
+import { recipesOf } from '#core/house'
+import type { Bench } from './useBench'
+
+/** The method finder in a worker: the newest plan wins, an older answer is dropped. `problem` says that it failed. */
+export function useFinder(bench: Bench) {
+  const rows = ref<Row[]>([])
+  const problem = ref('')
+  const worker = new Worker(new URL('../workers/finder.worker.ts', import.meta.url), { type: 'module' })
+  const remote: Remote<{ findMethods: typeof findMethods }> = wrap(worker)
+  worker.onerror = (e) => (problem.value = e.message || 'The methods could not be compared.')
+  onBeforeUnmount(() => worker.terminate())
+  let asked = 0
+  watch(
+    [bench.workshop, bench.house],
+    async () => {
+      const { workshop, house, plan } = bench
+      if (!workshop.value || !house.value || !plan.value) return
+      const mine = ++asked
+      const plain = JSON.parse(JSON.stringify({ workshop: workshop.value, house: house.value, now: plan.value.now })) as Parameters<
+        typeof findMethods
+      >[0]
+      try {
+        const found = await remote.findMethods({ ...plain, recipes: recipesOf(plain.house) })
+        if (mine === asked) rows.value = found
+      } catch (e) {
+        problem.value = e instanceof Error ? e.message : String(e)
+      }
+    },
+    { immediate: true },
+  )
+  return { rows, problem }
+}

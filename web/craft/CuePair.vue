@@ -1,0 +1,28 @@
+<script setup lang="ts">
+import VerdictShape from '../ui/VerdictShape.vue'
+
+/** How a hand knows: right when, wrong when; shape and word together. */
+defineProps<{ pass: string; fail: string }>()
+</script>
+<template>
+  <div class="pair">
+    <p><VerdictShape state="settled" :size="17" /><span class="sr">Right when: </span>{{ pass }}</p>
+    <p><VerdictShape state="stop" :size="17" /><span class="sr">Wrong when: </span>{{ fail }}</p>
+  </div>
+</template>
+<style scoped>
+.pair {
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: 12px;
+  font-size: 14.5px;
+  line-height: 1.3;
+}
+p {
+  display: grid;
+  grid-template-columns: 17px 1fr;
+  gap: 6px;
+  margin: 0;
+  color: var(--text);
+}
+</style>

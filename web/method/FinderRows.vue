@@ -1,0 +1,235 @@
+<script setup lang="ts">
+import type { Cell, Row } from '#core/finder'
+import { blankMaterial } from '#core/recipe'
+import { stateWord, type Phrases } from '#core/phrases'
+import PieceToken from '../ui/PieceToken.vue'
+import VerdictShape from '../ui/VerdictShape.vue'
+
+/** All methods times all reasons: two lines a method, only a cell that decides is coloured. Enter or a press takes one. */
+const props = defineProps<{ rows: readonly Row[]; say: Phrases }>()
+const emit = defineEmits<{ take: [Row] }>()
+const shape = { possible: 'settled', 'possible-if': 'look', 'not-possible': 'stop' } as const
+const colour = { possible: 'ok', 'possible-if': 'watch', 'not-possible': 'stop' } as const
+const word = { possible: 'Possible', 'possible-if': 'Possible if', 'not-possible': 'Not possible:' } as const
+const surface = (r: Row) => short(blankMaterial(String(r.cells.surface.value))?.name ?? '')
+/** Under a condition that mends it, a cell only wants a look. */
+const weight = (r: Row, c: Cell) => (c.decides === 'stop' && r.verdict !== 'not-possible' ? 'look' : c.decides)
+
+function reason(r: Row): string {
+  if (r.verdict === 'possible-if') return r.conditions.map(props.say.condition).join(', and ')
+  if (r.reason) return r.verdict === 'possible' ? props.say.finding(r.reason).title : lower(props.say.finding(r.reason).title)
+  return r.recipe.summary
+}
+const lower = (s: string) => s[0]!.toLowerCase() + s.slice(1)
+const cells = (r: Row): [string, Cell, string][] => [
+  ['surface', r.cells.surface, surface(r)],
+  ['print', r.cells.ink, String(r.cells.ink.value)],
+  ['whites', r.cells.whites, r.cells.whites.value === 'surface' ? surface(r) : String(r.cells.whites.value)],
+  ['care', r.cells.hazard, String(r.cells.hazard.value)],
+  ['wait', r.cells.wait, Number(r.cells.wait.value) ? props.say.minutes(Number(r.cells.wait.value)) : 'none'],
+  ['cost', r.cells.cost, props.say.money(Number(r.cells.cost.value))],
+  ['forgives', r.cells.forgives, String(r.cells.forgives.value)],
+]
+const short = (s: string) =>
+  s.replace('primed ', '').replace('smooth ', '').replace('pillar ', '').replace('porous ', '').replace(' page', '').replace('mat ', '')
+const mark = (r: Row, c: Cell) => weight(r, c) as 'look' | 'stop'
+/** Up and down walk along the rows. */
+function walk(e: KeyboardEvent, by: number) {
+  const all = [...(e.currentTarget as HTMLElement).parentElement!.querySelectorAll<HTMLElement>('[role=radio]')]
+  all[all.indexOf(e.currentTarget as HTMLElement) + by]?.focus()
+}
+const night = (r: Row, s: string) => s === 'cured' && r.recipe.stages.some((x) => x.then?.cures)
+</script>
+<template>
+  <div class="rows" role="radiogroup" aria-label="Method">
+    <div class="row heads small two" aria-hidden="true">
+      <span>Steps, <i class="night" /> is a night</span
+      ><span class="bars"
+        ><i v-for="i in rows[0]?.sessions.length ?? 0" :key="i" class="bar-head">{{ i }}</i></span
+      ><span v-for="c in rows[0] ? cells(rows[0]) : []" :key="c[0]" class="cell">{{ c[0] }}</span>
+    </div>
+    <button
+      v-for="r in rows"
+      :key="r.recipe.id"
+      type="button"
+      role="radio"
+      :aria-checked="r.chosen"
+      class="plain row"
+      :class="{ on: r.chosen, off: r.verdict === 'not-possible' }"
+      @click="!r.chosen && emit('take', r)"
+      @keydown.down.prevent="walk($event, 1)"
+      @keydown.up.prevent="walk($event, -1)"
+    >
+      <span class="name">{{ r.recipe.name }}</span>
+      <span class="verdict"
+        ><VerdictShape :state="shape[r.verdict]" :size="17" /><span
+          ><b :class="colour[r.verdict]">{{ word[r.verdict] }}{{ r.verdict === 'possible' ? (r.chosen ? ', chosen.' : '.') : '' }}</b>
+          {{ reason(r) }}</span
+        ></span
+      >
+      <span class="tokens"
+        ><template v-for="(s, i) in r.states" :key="s"
+          ><i v-if="i" class="join" :class="{ night: night(r, s) }" /><PieceToken
+            :state="s"
+            :size="24"
+            :label="stateWord(s, r.recipe.words)" /></template
+      ></span>
+      <span class="bars"
+        ><span v-for="(s, i) in r.sessions" :key="i" class="bar" :class="{ over: !s.fits }"
+          ><span class="sr">class {{ i + 1 }}: </span>{{ s.needed ?? '–'
+          }}<i class="track" :class="{ none: s.needed === null }"
+            ><i v-if="s.needed !== null" :style="{ width: `${Math.min(100, (100 * s.needed) / Math.max(1, s.available))}%` }" /></i></span
+        ><span v-if="r.sessions.length === 0" class="small two">{{
+          r.sittings === 1 ? 'one sitting' : `${r.sittings} sittings`
+        }}</span></span
+      >
+      <span v-for="c in cells(r)" :key="c[0]" class="cell" :class="weight(r, c[1])"
+        ><span class="sr">{{ c[0] }}: </span><VerdictShape v-if="weight(r, c[1]) !== 'fine'" :state="mark(r, c[1])" :size="12" />{{
+          c[2]
+        }}</span
+      >
+    </button>
+  </div>
+</template>
+<style scoped>
+.row {
+  display: grid;
+  grid-template-columns: 152px minmax(58px, 1fr) 61px 49px 51px 38px 32px 40px 40px;
+  gap: 2px 5px;
+  padding: 6px 8px 8px;
+  width: calc(100% + 28px);
+  margin: 0 -14px;
+  border-bottom: 1px solid var(--edge);
+  align-items: center;
+  text-align: left;
+  font-size: 14px;
+}
+.heads .cell {
+  overflow-wrap: normal;
+}
+.cell:last-child {
+  justify-content: flex-end;
+  text-align: right;
+}
+.heads {
+  border-bottom: 2px solid var(--text);
+  padding-bottom: 2px;
+}
+.row:not(.heads):hover {
+  box-shadow: inset 0 0 0 1.5px var(--ink);
+}
+.on {
+  background: var(--wash);
+  border-left: 4px solid var(--ink);
+  padding-left: 4px;
+}
+.off .name {
+  color: var(--text-2);
+}
+.row:focus-visible {
+  outline: 3px solid var(--ink);
+  outline-offset: -3px;
+}
+.name {
+  font: 750 19px/1.1 var(--f-head);
+}
+.verdict {
+  grid-column: 2 / -1;
+  display: flex;
+  gap: 6px;
+  align-items: flex-start;
+  line-height: 1.2;
+}
+.verdict svg {
+  flex: none;
+}
+.tokens {
+  display: flex;
+  align-items: center;
+}
+.join {
+  width: 2px;
+  height: 2px;
+  background: var(--ink);
+}
+.night {
+  display: inline-block;
+  height: 22px;
+  width: 2.5px;
+  background: var(--text);
+  margin: 0 2px;
+}
+.heads .night {
+  height: 13px;
+  vertical-align: -1px;
+}
+.bars {
+  display: flex;
+  gap: 5px;
+}
+.bar,
+.bar-head {
+  width: 30px;
+  text-align: center;
+  font-style: normal;
+  line-height: 1.1;
+}
+.track {
+  display: block;
+  height: 8px;
+  border: 1.5px solid var(--text-2);
+  margin-top: 1px;
+}
+.track.none {
+  border-style: dashed;
+}
+.track i {
+  display: block;
+  height: 100%;
+  background: var(--text-2);
+}
+.over {
+  color: var(--watch);
+  font-weight: 700;
+}
+.over .track,
+.over .track i {
+  border-color: var(--watch);
+  background: var(--watch);
+}
+.cell {
+  display: inline-flex;
+  gap: 2px;
+  align-items: center;
+  min-width: 0;
+  overflow-wrap: anywhere;
+  line-height: 1.05;
+}
+.cell.look {
+  color: var(--watch);
+  font-weight: 700;
+}
+.cell.stop {
+  color: var(--stop);
+  font-weight: 700;
+}
+.cell svg {
+  flex: none;
+}
+@media (max-width: 760px) {
+  .row {
+    grid-template-columns: repeat(4, 1fr);
+  }
+  .heads {
+    display: none;
+  }
+  .name,
+  .verdict,
+  .tokens {
+    grid-column: 1 / -1;
+  }
+  .bars {
+    grid-column: 1 / -1;
+  }
+}
+</style>

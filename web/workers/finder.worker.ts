@@ -1,0 +1,4 @@
+import { expose } from 'comlink'
+import { findMethods } from '#core/finder'
+
+expose({ findMethods })

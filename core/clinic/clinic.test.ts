@@ -1,0 +1,178 @@
+import { describe, expect, it, test } from 'vitest'
+import { causes, closerLooks, diagnose, makingOf, questions, symptoms, type Making } from '#core/clinic'
+import { demoHouses, demoWorkshops } from '#core/demo'
+import { planWorkshop } from '#core/plan'
+import { latestRecipe, recipes } from '#core/recipe'
+
+const stagesOf = (id: string) => latestRecipe(id)!.stages.map((s) => s.id)
+
+/** Every row of what goes wrong: what is seen, how it was made so that this cause is right; then a making that speaks against. */
+const rows: [string, string, string[], Making, Record<string, string>, Making, Record<string, string>][] = [
+  ['paper-left', 'medium-transfer', ['haze'], { rounds: 1 }, {}, { rounds: 2 }, { 'still-white': 'stays' }],
+  ['bubble', 'medium-transfer', ['bald'], { coat: 'light' }, { 'spot-edge': 'sharp' }, {}, { 'spot-edge': 'ragged', around: 'thin' }],
+  ['unburnished', 'tape-film', ['bald'], { seams: 1 }, { 'spot-edge': 'sharp' }, {}, { 'spot-edge': 'ragged', around: 'thin' }],
+  [
+    'too-soon',
+    'medium-transfer',
+    ['lifts'],
+    { cureShare: 0.4, cureShareBetter: 0.2 },
+    {},
+    { cureShare: 3, cureShareBetter: 1.5, wetting: 'soak' },
+    {},
+  ],
+  [
+    'too-hard',
+    'medium-transfer',
+    ['lifts'],
+    { cureShare: 3, cureShareBetter: 1.5, wetting: 'damp' },
+    { around: 'thin' },
+    { cureShare: 0.3, cureShareBetter: 0.1 },
+    { around: 'whole' },
+  ],
+  [
+    'too-wet',
+    'medium-transfer',
+    ['lifts'],
+    { cureShare: 3, cureShareBetter: 1.5, wetting: 'soak' },
+    { around: 'whole' },
+    { cureShare: 3, cureShareBetter: 1.5, wetting: 'damp' },
+    { around: 'thin' },
+  ],
+  ['medium-on-back', 'medium-transfer', ['stays'], { gsm: 80, coated: false }, { back: 'shiny' }, { gsm: 120 }, { back: 'dull' }],
+  ['heavy-paper', 'medium-transfer', ['stays'], { gsm: 120 }, { back: 'dull' }, { gsm: 80 }, { back: 'shiny' }],
+  ['liquid-ink', 'tape-film', ['runs'], { printer: 'inkjet', smear: 'failed' }, {}, { printer: 'toner' }, {}],
+  ['not-mirrored', 'medium-transfer', ['backwards'], { readsRight: false }, {}, { readsRight: true }, {}],
+  ['few-pixels', 'tape-film', ['blocky'], { dpi: 90 }, {}, { dpi: 300 }, {}],
+  ['printer-margin', 'medium-transfer', ['edge'], { insideMargin: false }, {}, { insideMargin: true }, {}],
+  [
+    'butt-joint',
+    'tape-film',
+    ['seam'],
+    { overlapMm: 0, seams: 2 },
+    { parts: 'apart' },
+    { overlapMm: 12, seamFromMiddle: 0.05, seams: 1 },
+    { parts: 'hold' },
+  ],
+  [
+    'centred-seam',
+    'tape-film',
+    ['seam'],
+    { overlapMm: 12, seamFromMiddle: 0.05, seams: 1 },
+    { parts: 'hold' },
+    { seamFromMiddle: 0.3, seams: 1 },
+    { parts: 'apart' },
+  ],
+  ['too-much-glue', 'medium-transfer', ['goop'], { coat: 'heavy' }, {}, { coat: 'light', surface: 'painted' }, { 'coat-how': 'thin' }],
+  [
+    'thick-top-coat',
+    'medium-transfer',
+    ['cloudy'],
+    { humidity: 45, sealWhen: 'dry' },
+    { 'coat-how': 'thick' },
+    { humidity: 80 },
+    { 'coat-how': 'thin' },
+  ],
+  ['sealed-damp', 'medium-transfer', ['cloudy'], { sealWhen: 'damp', humidity: 45 }, {}, { humidity: 80 }, { 'damp-coat': 'dry' }],
+  [
+    'humid-air',
+    'medium-transfer',
+    ['cloudy'],
+    { humidity: 80, topCoat: 'spray' },
+    { 'damp-coat': 'dry', 'coat-how': 'thin' },
+    { humidity: 45, sealWhen: 'damp' },
+    {},
+  ],
+  [
+    'overlap',
+    'wax-tissue',
+    ['tissue'],
+    { cut: 'band' },
+    { 'tissue-where': 'overlap' },
+    { cut: 'outline' },
+    { 'tissue-where': 'everywhere' },
+  ],
+  [
+    'little-heat',
+    'wax-tissue',
+    ['tissue'],
+    { heatBy: 'hair dryer', cut: 'outline' },
+    { 'tissue-where': 'everywhere' },
+    { cut: 'band' },
+    { 'tissue-where': 'overlap' },
+  ],
+  ['lifted-late', 'water-lift', ['torn'], {}, { lifted: 'late' }, { material: 'journal' }, { lifted: 'at once' }],
+  [
+    'dry-print',
+    'gesso-ground',
+    ['wrinkles'],
+    { material: 'mat-board' },
+    { misted: 'dry' },
+    { coat: 'light', material: 'mat-board' },
+    { misted: 'misted' },
+  ],
+  ['cedar', 'medium-transfer', ['wrinkles'], { material: 'cedar' }, { misted: 'misted' }, { material: 'plywood' }, { misted: 'dry' }],
+  ['peeled-early', 'quick-peel', ['lifts'], {}, { peeled: 'early' }, { wetting: 'soak' }, { peeled: 'in time' }],
+  ['peeled-late', 'quick-peel', ['stays'], { gsm: 80 }, { peeled: 'late' }, { gsm: 120 }, { peeled: 'in time', back: 'dull' }],
+  ['dried-coat', 'gesso-ground', ['bald'], { coat: 'light', humidity: 30 }, {}, { coat: 'generous' }, { 'spot-edge': 'sharp' }],
+  ['draft-print', 'water-lift', ['pale'], {}, { where: 'all over' }, { humidity: 30 }, { where: 'one place' }],
+]
+
+describe('the clinic', () => {
+  test.each(rows)('%s (%s) comes first for the making that leads to it', (cause, recipe, seen, making, answers) => {
+    const found = diagnose(seen, answers, making, stagesOf(recipe))
+    expect(found[0]!.cause.id).toBe(cause)
+    expect(found[0]!.sum).toBeGreaterThan(found[1]?.sum ?? -99)
+    expect(['likely', 'possible']).toContain(found[0]!.word)
+  })
+  test.each(rows)('%s (%s) steps back when the making speaks against it', (cause, recipe, seen, making, answers, other, otherAnswers) => {
+    const before = diagnose(seen, answers, making, stagesOf(recipe))[0]!
+    const after = diagnose(seen, otherAnswers, other, stagesOf(recipe))
+    const now = after.find((r) => r.cause.id === cause)!
+    expect(now.sum).toBeLessThan(before.sum)
+    if (after.length > 1) expect(after[0]!.cause.id).not.toBe(cause)
+  })
+  it('lists causes of this method only', () => {
+    const found = diagnose(['bald'], {}, {}, stagesOf('medium-transfer')).map((r) => r.cause.id)
+    expect(found).not.toContain('unburnished')
+    expect(found).toContain('bubble')
+  })
+  it('two symptoms: a cause that explains both goes before one that explains one', () => {
+    const found = diagnose(['bald', 'lifts'], {}, {}, stagesOf('medium-transfer'))
+    expect(found[0]!.cause.explains).toMatchObject({ bald: expect.any(Number) as number, lifts: expect.any(Number) as number })
+  })
+  it('the sum is what a person counts: blocks for less blocks against', () => {
+    for (const [, recipe, seen, making, answers] of rows)
+      for (const r of diagnose(seen, answers, making, stagesOf(recipe)))
+        expect(r.sum).toBe([...r.for, ...r.against].reduce((sum, e) => sum + e.weight, 0))
+  })
+  it('asks only what would change something', () => {
+    expect(closerLooks(['bald'], stagesOf('medium-transfer')).map((q) => q.id)).toEqual(['spot-edge', 'around'])
+    expect(closerLooks(['backwards'], stagesOf('medium-transfer'))).toEqual([])
+  })
+  it('its data hold together: every symptom has a cause in some method, every answer exists', () => {
+    for (const s of symptoms) expect([s.id, causes.some((c) => c.explains[s.id])]).toEqual([s.id, true])
+    for (const c of causes) {
+      for (const s of Object.keys(c.explains)) expect(symptoms.map((x) => x.id)).toContain(s)
+      if (c.stages) expect([c.id, recipes.some((r) => r.stages.some((s) => c.stages!.includes(s.id)))]).toEqual([c.id, true])
+      for (const e of c.evidence)
+        if (e.answer) expect(questions.find((q) => q.id === e.answer!.question)!.options.map((o) => o.id)).toContain(e.answer.is)
+      expect('PE').toContain(c.mark)
+    }
+  })
+  it('reads how a piece was made from its plan', () => {
+    const workshop = demoWorkshops('2026-05-15')[0]!
+    const house = demoHouses[0]!
+    const plan = planWorkshop({ workshop, house, now: '2026-05-16T10:00:00-04:00[America/New_York]' })
+    const making = makingOf(plan, workshop, house, workshop.pieces[0])
+    expect(making).toMatchObject({ coat: 'moderate', wetting: 'damp', rounds: 2, readsRight: true, printer: 'toner', material: 'plywood' })
+    expect(making.cureShare).toBeGreaterThan(1)
+    expect(
+      diagnose(
+        ['lifts'],
+        {},
+        making,
+        plan.stages.map((s) => s.id),
+      ).find((r) => r.cause.id === 'too-soon')!.word,
+    ).toBe('unlikely')
+  })
+})

@@ -20,12 +20,16 @@ const id = computed(() => (typeof route.params['id'] === 'string' ? route.params
 const workshop = computed(() => (id.value ? desk.workshop(id.value) : undefined))
 const house = computed(() => desk.house(workshop.value?.houseId ?? String(route.params['house'] ?? '')) ?? undefined)
 const plan = computed(() => (id.value ? desk.plan(id.value) : undefined))
+/** The page of the craft book that the open plan is made by. */
+const practice = computed(() => plan.value?.recipe.id ?? 'tape-film')
 const places = computed(() =>
   workshop.value
     ? [
         { name: 'Bench', to: `/w/${id.value}/bench/kit`, on: route.name === 'bench' },
         { name: 'Sessions', to: `/w/${id.value}/sessions`, on: route.name === 'sessions' },
         { name: 'Take-home', to: `/w/${id.value}/take-home`, on: route.name === 'take-home' },
+        { name: 'Clinic', to: `/w/${id.value}/clinic`, on: route.name === 'clinic' },
+        { name: 'Craft', to: `/craft/${practice.value}`, on: false },
         { name: 'Workshops', to: '/', on: false },
       ]
     : [
@@ -35,6 +39,7 @@ const places = computed(() =>
           to: `/house/${h.id}`,
           on: route.name === 'house' && route.params['house'] === h.id,
         })),
+        { name: 'Craft', to: '/craft/tape-film', on: route.name === 'craft' || route.name === 'clinic-alone' },
       ],
 )
 

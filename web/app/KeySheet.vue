@@ -8,8 +8,9 @@ const rows = [
   ['+ −', 'people'],
   ['Z', 'undo'],
   ['Shift Z', 'redo'],
-  ['G, then B S T W', 'bench, sessions, take-home, workshops'],
-  ['P', 'print, on take-home'],
+  ['G, then B S T K C W', 'bench, sessions, take-home, clinic, craft, workshops'],
+  ['/', 'find in the craft book'],
+  ['P', 'print: take-home sheets, the craft book'],
   ['← →', 'nudge the chosen session by a quarter of an hour; with Shift an hour'],
   ['?', 'this sheet'],
 ]

@@ -8,6 +8,14 @@ const typing = (e: KeyboardEvent) =>
   e.target instanceof HTMLElement && (e.target.isContentEditable || /^(INPUT|TEXTAREA|SELECT)$/.test(e.target.tagName))
 const decisions = ['group', 'piece', 'method', 'pictures', 'kit', 'sessions', 'room', 'takehome']
 
+/** "/" puts the cursor into the find field of the craft book, opening the book where it is not open. */
+function finder(go: Deeds['go']) {
+  return () => {
+    if (location.pathname.startsWith('/craft')) window.dispatchEvent(new CustomEvent('imprenta:find'))
+    else go('/craft/tape-film?find')
+  }
+}
+
 interface Deeds {
   undo: () => void
   redo: () => void
@@ -24,6 +32,7 @@ export function bindKeys({ undo, redo, sheet, go, id }: Deeds): void {
     e.preventDefault()
     deed()
   }
+  const find = finder(go)
   const inWorkshop = (place: string) => free(() => id() && go(`/w/${id()}/${place}`))
   const people = (by: number) => free(() => window.dispatchEvent(new CustomEvent('imprenta:people', { detail: by })))
   tinykeys(window, {
@@ -34,6 +43,9 @@ export function bindKeys({ undo, redo, sheet, go, id }: Deeds): void {
     'g b': inWorkshop('bench/kit'),
     'g s': inWorkshop('sessions'),
     'g t': inWorkshop('take-home'),
+    'g c': free(() => go('/craft/tape-film')),
+    'g k': free(() => go(id() ? `/w/${id()}/clinic` : '/clinic')),
+    '/': free(find),
     'g w': free(() => go('/')),
     p: free(() => window.dispatchEvent(new CustomEvent('imprenta:print'))),
     '+': people(1),

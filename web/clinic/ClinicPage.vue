@@ -1,0 +1,461 @@
+<script setup lang="ts">
+import { computed, ref, watch } from 'vue'
+import { useRoute } from 'vue-router'
+import { closerLooks, diagnose, makingOf, symptoms, type Evidence, type Making } from '#core/clinic'
+import { latestRecipe, pieceStates, recipes, resolveRecipe } from '#core/recipe'
+import { blankMaterial } from '#core/recipe'
+import { inZone } from '#core/time'
+import { stateWord } from '#core/phrases'
+import { useDesk } from '../app/desk'
+import LostPage from '../app/LostPage.vue'
+import PieceToken from '../ui/PieceToken.vue'
+import HouseDrawing from '../ui/HouseDrawing.vue'
+import SegmentChoice from '../ui/SegmentChoice.vue'
+import SourceMark from '../ui/SourceMark.vue'
+import TrimSheet from '../ui/TrimSheet.vue'
+import BalanceDrawing from './BalanceDrawing.vue'
+import SymptomDrawing from './SymptomDrawing.vue'
+
+/** What is seen, closer looks, and how this piece was made, against every cause: for a workshop's pieces, or on its own. */
+const route = useRoute()
+const desk = useDesk()
+const id = computed(() => (typeof route.params['id'] === 'string' ? route.params['id'] : undefined))
+const w = computed(() => (id.value ? desk.workshop(id.value) : undefined))
+const house = computed(() => (w.value ? desk.house(w.value.houseId) : desk.houseList[0]))
+const plan = computed(() => (id.value ? desk.plan(id.value) : undefined))
+const say = computed(() => house.value && desk.say(house.value))
+const who = ref(typeof route.query['piece'] === 'string' ? route.query['piece'] : '')
+const method = ref(typeof route.query['method'] === 'string' ? route.query['method'] : 'medium-transfer')
+const seen = ref<string[]>([])
+const answers = ref<Record<string, string>>({})
+/** Alone, without a workshop: what is known is said here. */
+const alone = ref<Making>({})
+const one = ref(0)
+
+const recipe = computed(() => (plan.value ? undefined : latestRecipe(method.value)))
+const stages = computed(() =>
+  plan.value
+    ? plan.value.stages.map((s) => s.id)
+    : recipe.value
+      ? resolveRecipe(recipe.value, {}, {}, 'porous').stages.map((s) => s.id)
+      : [],
+)
+const piece = computed(() => w.value?.pieces.find((p) => p.participant === who.value))
+const making = computed<Making>(() =>
+  plan.value && w.value && house.value
+    ? makingOf(plan.value, w.value, house.value, piece.value, inZone(desk.now, house.value.timeZone))
+    : alone.value,
+)
+const ranked = computed(() => (seen.value.length ? diagnose(seen.value, answers.value, making.value, stages.value) : []))
+const looks = computed(() => closerLooks(seen.value, stages.value))
+const shown = computed(() => symptoms.filter((s) => diagnose([s.id], {}, {}, stages.value).length > 0))
+const chosen = computed(() => ranked.value[one.value] ?? ranked.value[0])
+watch([seen, answers, who], () => (one.value = 0), { deep: true })
+
+const toggle = (s: string) => (seen.value = seen.value.includes(s) ? seen.value.filter((x) => x !== s) : [...seen.value, s])
+const blocks = (list: Evidence[]) => list.reduce((sum, e) => sum + Math.abs(e.weight), 0)
+const name = computed(() => {
+  const p = w.value?.group.participants.find((x) => x.id === who.value)
+  return p ? `${p.name ?? `Seat ${p.seat}`}’s ${plan.value?.pieceName ?? 'piece'}` : w.value ? `A ${plan.value?.pieceName}` : 'Your piece'
+})
+const what = computed(() => symptoms.filter((s) => seen.value.includes(s.id)).map((s) => s.name))
+/** How it was made, in words under the tokens. */
+const made = computed(() => {
+  const m = making.value
+  const words = plan.value?.recipe.words ?? recipe.value?.words ?? {}
+  const cure = plan.value?.split.cure
+  const lines: { state: (typeof pieceStates)[number]; title: string; body: string }[] = []
+  lines.push({
+    state: 'printed',
+    title: m.printer ?? 'print',
+    body: [m.gsm ? `${m.gsm} g/m² paper` : 'paper not known', m.readsRight === undefined ? '' : m.readsRight ? 'flips even' : 'flips odd']
+      .filter(Boolean)
+      .join(', '),
+  })
+  lines.push({
+    state: 'laid',
+    title: piece.value?.laidAt && say.value ? say.value.at(piece.value.laidAt) : stateWord('laid', words),
+    body:
+      [m.coat && `${m.coat} coat`, m.material && `on ${blankMaterial(m.material)?.name ?? m.material}`].filter(Boolean).join(', ') ||
+      'not known',
+  })
+  if (m.cureShare !== undefined && cure && say.value)
+    lines.push({
+      state: 'cured',
+      title: say.value.minutes(m.cureShare * cure.requiredMin),
+      body: `${say.value.minutes(cure.requiredMin)} least, ${say.value.minutes(cure.recommendedMin)} better`,
+    })
+  if (m.rounds)
+    lines.push({
+      state: 'rub-1',
+      title: `${m.rounds} rounds`,
+      body: [m.wetting && `wetted: ${m.wetting}`, m.rubWith && `with a ${m.rubWith}`].filter(Boolean).join(', '),
+    })
+  return lines
+})
+const know = (fact: keyof Making, value: string) => {
+  const next = { ...alone.value }
+  if (value === '') delete next[fact]
+  else Object.assign(next, { [fact]: /^[\d.]+$/.test(value) ? Number(value) : value === 'yes' ? true : value === 'no' ? false : value })
+  alone.value = next
+}
+const knowable: { fact: keyof Making; label: string; options: { id: string; name: string }[] }[] = [
+  {
+    fact: 'printer',
+    label: 'Printed with',
+    options: [
+      { id: '', name: 'not known' },
+      { id: 'toner', name: 'toner' },
+      { id: 'inkjet', name: 'inkjet' },
+    ],
+  },
+  {
+    fact: 'cureShare',
+    label: 'It waited',
+    options: [
+      { id: '', name: 'not known' },
+      { id: '0.5', name: 'less than the least' },
+      { id: '2', name: 'as it should' },
+    ],
+  },
+  {
+    fact: 'coat',
+    label: 'Coat',
+    options: [
+      { id: '', name: 'not known' },
+      { id: 'light', name: 'light' },
+      { id: 'moderate', name: 'moderate' },
+      { id: 'heavy', name: 'heavy' },
+    ],
+  },
+]
+const missing = computed(() => id.value !== undefined && !w.value)
+</script>
+<template>
+  <LostPage v-if="missing" />
+  <main v-else class="clinic">
+    <section class="side" aria-label="What is seen">
+      <div class="head">
+        <h1>Clinic</h1>
+        <p class="small two">What do you see?<br />More than one is fine.</p>
+      </div>
+      <div class="tiles" role="group" aria-label="Symptoms">
+        <button
+          v-for="s in shown"
+          :key="s.id"
+          type="button"
+          class="plain tile"
+          :class="{ on: seen.includes(s.id) }"
+          :aria-pressed="seen.includes(s.id)"
+          :title="`${s.look} ${s.feel}`"
+          @click="toggle(s.id)"
+        >
+          <SymptomDrawing :symptom="s.id" /><span>{{ s.name }}</span
+          ><span class="sr">{{ s.look }} Feels: {{ s.feel }}</span>
+        </button>
+      </div>
+      <template v-if="looks.length">
+        <h3 class="closer">Look closer</h3>
+        <SegmentChoice
+          v-for="q in looks"
+          :key="q.id"
+          :label="q.ask"
+          :model-value="answers[q.id] ?? ''"
+          :options="[...q.options, { id: '', name: 'can’t say' }]"
+          @update:model-value="answers = { ...answers, [q.id]: $event }"
+        />
+      </template>
+    </section>
+    <TrimSheet class="sheet">
+      <div class="case">
+        <span class="pic"><HouseDrawing :drawing="w?.drawing ?? 'moth'" :width="150" /></span>
+        <div class="told">
+          <h2>{{ name }}{{ what.length ? `, ${what.join(', ')}` : '' }}</h2>
+          <label v-if="w" class="pick"
+            ><span class="label">Whose</span
+            ><select v-model="who" class="field">
+              <option value="">any piece of this plan</option>
+              <option v-for="p in w.group.participants" :key="p.id" :value="p.id">{{ p.name ?? `Seat ${p.seat}` }}</option>
+            </select></label
+          >
+          <template v-else>
+            <label class="pick"
+              ><span class="label">Made by</span
+              ><select v-model="method" class="field">
+                <option v-for="r in recipes" :key="r.id" :value="r.id">{{ r.name }}</option>
+              </select></label
+            >
+            <div class="known">
+              <SegmentChoice
+                v-for="k in knowable"
+                :key="k.fact"
+                :label="k.label"
+                :model-value="String(alone[k.fact] ?? '')"
+                :options="k.options"
+                @update:model-value="know(k.fact, $event)"
+              />
+            </div>
+          </template>
+          <ol v-if="w" class="made" aria-label="How it was made">
+            <li v-for="m in made" :key="m.state">
+              <PieceToken :state="m.state" :size="28" />
+              <span
+                ><b>{{ m.title }}</b
+                ><br /><span class="small two">{{ m.body }}</span></span
+              >
+            </li>
+          </ol>
+        </div>
+      </div>
+      <template v-if="ranked.length">
+        <div class="cols">
+          <h3>What did it</h3>
+          <span class="small two">speaks against</span><span /><span class="small two">speaks for</span
+          ><span class="small two">a block, a weight <SourceMark mark="E" /></span>
+        </div>
+        <div role="radiogroup" aria-label="Causes">
+          <button
+            v-for="(r, i) in ranked.slice(0, 6)"
+            :key="r.cause.id"
+            type="button"
+            role="radio"
+            class="plain cause"
+            :aria-checked="chosen === r"
+            :class="{ on: chosen === r, out: r.word === 'ruled out' }"
+            @click="one = i"
+          >
+            <span
+              ><b class="name">{{ r.cause.name }}</b
+              ><br /><span :class="r.word === 'likely' ? 'ink strong' : 'two'"
+                >{{ r.word }} {{ r.sum > 0 ? `+${r.sum}` : String(r.sum).replace('-', '−') }}</span
+              ></span
+            >
+            <ul class="against">
+              <li v-for="e in r.against" :key="e.said">
+                {{ e.said }} <span class="bl"><i v-for="n in -e.weight" :key="n" /></span>
+              </li>
+              <li v-if="!r.against.length" class="two">nothing</li>
+            </ul>
+            <BalanceDrawing :against="blocks(r.against)" :in-favour="blocks(r.for)" />
+            <ul class="for">
+              <li v-for="e in r.for" :key="e.said">
+                <span class="bl solid"><i v-for="n in e.weight" :key="n" /></span> {{ e.said }}
+              </li>
+              <li v-if="!r.for.length" class="two">nothing</li>
+            </ul>
+          </button>
+        </div>
+        <div v-if="chosen" class="todo" aria-live="polite">
+          <div>
+            <h3>Now</h3>
+            <p>{{ chosen.cause.now }} <SourceMark :mark="chosen.cause.mark" /></p>
+          </div>
+          <div>
+            <h3>Next time</h3>
+            <p>{{ chosen.cause.next }} <SourceMark :mark="chosen.cause.mark" /></p>
+          </div>
+        </div>
+      </template>
+      <div v-else class="outline">
+        {{
+          seen.length
+            ? 'Nothing this method does looks like that. Look again, or choose the method.'
+            : 'Press what you see on the left: causes stand here, with what speaks for and against each.'
+        }}
+      </div>
+    </TrimSheet>
+  </main>
+</template>
+<style scoped>
+.clinic {
+  display: grid;
+  grid-template-columns: 280px minmax(0, 1fr);
+  gap: 0 30px;
+  padding: 16px 20px 30px;
+  align-items: start;
+}
+.head {
+  display: flex;
+  justify-content: space-between;
+  margin-bottom: 8px;
+}
+.head p {
+  text-align: right;
+}
+.tiles {
+  display: grid;
+  grid-template-columns: repeat(3, 1fr);
+  gap: 8px;
+}
+.tile {
+  font-size: 14px;
+  line-height: 1.2;
+  min-height: 78px;
+}
+.tile:hover {
+  background: var(--wash);
+}
+.tile.on {
+  color: var(--ink);
+  font-weight: 700;
+  box-shadow: 0 0 0 3px var(--ink);
+}
+.closer {
+  border-top: 2px solid var(--text);
+  margin: 14px 0 6px;
+  padding-top: 6px;
+}
+.side :deep(.v-btn-toggle) {
+  margin-bottom: 8px;
+}
+.side :deep(.v-btn) {
+  padding: 0 10px;
+  font-size: 14px;
+}
+.case {
+  display: grid;
+  grid-template-columns: 190px 1fr;
+  gap: 22px;
+  margin-bottom: 16px;
+}
+.pic {
+  display: grid;
+  place-items: center;
+  background: #fbf8f1;
+  color: #241c17;
+  border: 2px solid #241c17;
+  box-shadow: 5px 5px 0 0 #c9ae80;
+  min-height: 128px;
+  align-self: start;
+}
+.pick {
+  display: inline-grid;
+  max-width: 260px;
+  margin: 6px 0;
+}
+.known {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px 18px;
+}
+.known :deep(.v-btn) {
+  padding: 0 10px;
+  font-size: 14px;
+}
+.made {
+  list-style: none;
+  padding: 0;
+  margin: 6px 0 0;
+  display: flex;
+  flex-wrap: wrap;
+  gap: 10px 26px;
+}
+.made li {
+  display: flex;
+  gap: 8px;
+  line-height: 1.2;
+}
+.cols,
+.cause {
+  display: grid;
+  grid-template-columns: 190px minmax(0, 1fr) 140px minmax(0, 1.1fr);
+  gap: 14px;
+  align-items: center;
+}
+.cols {
+  border-top: 2px solid var(--text);
+  padding: 6px 10px 4px;
+  grid-template-columns: 190px minmax(0, 1fr) 140px minmax(0, 0.5fr) minmax(0, 0.6fr);
+}
+.cols span:nth-child(2) {
+  text-align: right;
+}
+.cause {
+  width: 100%;
+  padding: 6px 10px;
+  border-bottom: 1px solid var(--rule);
+  min-height: 72px;
+}
+.cause:hover {
+  box-shadow: inset 0 0 0 1.5px var(--ink);
+}
+.cause:focus-visible {
+  outline-offset: -3px;
+}
+.cause.on {
+  background: var(--wash);
+  border-left: 4px solid var(--ink);
+  padding-left: 6px;
+}
+.cause.out .name {
+  color: var(--text-2);
+}
+.name {
+  font: 700 17px/1.15 var(--f-head);
+}
+.strong {
+  font-weight: 700;
+}
+ul {
+  list-style: none;
+  padding: 0;
+  margin: 0;
+  font-size: 14.5px;
+  line-height: 1.25;
+}
+.against {
+  text-align: right;
+}
+.bl {
+  white-space: nowrap;
+}
+.bl i {
+  display: inline-block;
+  width: 10px;
+  height: 10px;
+  border: 1.5px solid var(--text);
+  margin-left: 3px;
+  vertical-align: -1px;
+}
+.bl.solid i {
+  background: var(--text);
+  margin: 0 3px 0 0;
+}
+.todo {
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: 28px;
+  margin-top: 14px;
+}
+.todo > div + div {
+  border-left: 1px solid var(--rule);
+  padding-left: 28px;
+}
+.outline {
+  border: 1.5px dashed var(--edge);
+  padding: 28px;
+  color: var(--text-2);
+}
+@media (max-width: 900px) {
+  .clinic,
+  .case,
+  .cols,
+  .cause,
+  .todo {
+    grid-template-columns: minmax(0, 1fr);
+  }
+  .cols span {
+    display: none;
+  }
+  .against {
+    text-align: left;
+  }
+  .todo > div + div {
+    border: 0;
+    padding: 0;
+  }
+  .side {
+    margin-bottom: 16px;
+  }
+}
+</style>

@@ -1,0 +1,270 @@
+<script setup lang="ts">
+import { computed, nextTick, onBeforeUnmount, onMounted, ref, watch } from 'vue'
+import { useRoute } from 'vue-router'
+import { recipesOf } from '#core/house'
+import { cautions, hazardOf, latestRecipe, mayTouch, recipes, woods, ageBands, type CautionId } from '#core/recipe'
+import { ageName } from '#core/phrases'
+import { useDesk } from '../app/desk'
+import LostPage from '../app/LostPage.vue'
+import SourceMark from '../ui/SourceMark.vue'
+import MethodSpread from './MethodSpread.vue'
+import { find } from './search'
+
+/** The craft, readable as a book: methods, schools, surfaces, cautions; searched with "/". */
+const route = useRoute()
+const desk = useDesk()
+const section = computed(() => String(route.params['section'] || 'tape-film'))
+const own = computed(() =>
+  desk.houseList.flatMap((h) =>
+    recipesOf(h)
+      .filter((r) => r.from)
+      .map((r) => ({ house: h, r })),
+  ),
+)
+const newest = computed(() => own.value.filter((x) => latestRecipe(x.r.id, recipesOf(x.house)) === x.r))
+const shown = computed(() => latestRecipe(section.value) ?? newest.value.find((x) => x.r.id === section.value)?.r)
+const tabs = computed(() => [
+  ...recipes.map((r) => ({ id: r.id, name: r.name })),
+  { id: 'schools', name: 'Schools' },
+  { id: 'surfaces', name: 'Surfaces' },
+  { id: 'cautions', name: 'Cautions' },
+  ...newest.value.map((x) => ({ id: x.r.id, name: x.r.name })),
+])
+const query = ref('')
+const results = computed(() => find(query.value))
+const field = ref<HTMLInputElement>()
+const focusFind = () => field.value?.focus()
+const print = () => window.print()
+onMounted(() => {
+  window.addEventListener('imprenta:find', focusFind)
+  window.addEventListener('imprenta:print', print)
+  if (route.query['find'] !== undefined) focusFind()
+})
+onBeforeUnmount(() => {
+  window.removeEventListener('imprenta:find', focusFind)
+  window.removeEventListener('imprenta:print', print)
+})
+watch(
+  () => route.hash,
+  async (hash) => {
+    query.value = ''
+    await nextTick()
+    if (hash) document.getElementById(decodeURIComponent(hash.slice(1)))?.scrollIntoView()
+  },
+  { immediate: true },
+)
+const used = (c: CautionId) =>
+  recipes
+    .filter(
+      (r) =>
+        r.stages.some((s) => s.cautions.includes(c)) ||
+        r.schools.some((s) => s.options.some((o) => o.effects.some((e) => e.kind === 'caution' && e.caution === c))),
+    )
+    .map((r) => r.name)
+const may = (c: CautionId) => {
+  const h = hazardOf(c)
+  return h ? ageBands.map((a) => `${ageName(a)}: ${mayTouch[h][a]}`).join(', ') : ''
+}
+const takes = (m: string) => recipes.filter((r) => r.surfaces[m]).map((r) => `${r.name} (${r.surfaces[m]!.fit})`)
+</script>
+<template>
+  <LostPage v-if="!shown && !['schools', 'surfaces', 'cautions'].includes(section)" />
+  <main v-else class="craft">
+    <div class="bar no-print">
+      <nav class="tabs" aria-label="The craft book">
+        <router-link
+          v-for="t in tabs"
+          :key="t.id"
+          :to="`/craft/${t.id}`"
+          class="tab"
+          :class="{ on: t.id === section }"
+          :aria-current="t.id === section ? 'page' : undefined"
+          >{{ t.name }}</router-link
+        >
+        <router-link to="/clinic" class="tab">Clinic</router-link>
+      </nav>
+      <label class="find"
+        ><span class="sr">Find in the craft book</span
+        ><input
+          ref="field"
+          v-model="query"
+          class="field"
+          type="search"
+          placeholder="Find: haze, cedar, mirror"
+          @keydown.esc="query = ''"
+        /><kbd aria-hidden="true">/</kbd></label
+      >
+    </div>
+    <p class="small legend">
+      <SourceMark mark="P" /> practitioners agree <SourceMark mark="E" /> estimate, yours to edit <SourceMark mark="Y" /> your logbook
+    </p>
+    <section v-if="query" class="leaf" aria-live="polite">
+      <h2>{{ results.length ? `${results.length} ${results.length === 1 ? 'passage' : 'passages'}` : 'Nothing' }} for “{{ query }}”</h2>
+      <ul class="results">
+        <li v-for="(p, i) in results" :key="i">
+          <router-link :to="p.to" @click="query = ''"
+            ><b>{{ p.title }}</b> <span class="two small">{{ p.where }}</span></router-link
+          >
+          <p class="small two">{{ p.text }}</p>
+        </li>
+      </ul>
+    </section>
+    <template v-else>
+      <section v-if="section === 'schools'" class="leaf">
+        <h1>Where practitioners differ</h1>
+        <p class="two">What each believes, and what we take when nobody says. A house sets its own; a plan goes before both.</p>
+        <template v-for="r in recipes" :key="r.id">
+          <h2>{{ r.name }}</h2>
+          <div class="grid">
+            <div v-for="s in r.schools" :id="`${r.id}-${s.id}`" :key="s.id" class="entry">
+              <h3>{{ s.question }}</h3>
+              <p v-for="o in s.options" :key="o.id">
+                <b>{{ o.name }}</b> {{ o.believes }}
+              </p>
+              <p class="ink small">Default {{ s.options.find((o) => o.id === s.default)!.name }}: {{ s.why }}</p>
+            </div>
+          </div>
+        </template>
+      </section>
+      <section v-else-if="section === 'surfaces'" class="leaf">
+        <h1>Surfaces</h1>
+        <div class="grid">
+          <div v-for="m in woods" :id="m.id" :key="m.id" class="entry">
+            <h3><i class="swatch" :style="{ background: m.colour }" aria-hidden="true" /> {{ m.name }}</h3>
+            <p>{{ m.note }} <SourceMark :mark="m.mark" /></p>
+            <p class="small two">{{ m.prepare }}</p>
+            <p class="small"><b>Takes</b> {{ takes(m.id).join(', ') || 'none of these methods' }}</p>
+            <p class="small two">
+              {{ m.surface === 'stone' || m.surface === 'sealed' ? 'cures a quarter longer' : 'cures as practice says' }}
+            </p>
+          </div>
+        </div>
+      </section>
+      <section v-else-if="section === 'cautions'" class="leaf">
+        <h1>Cautions</h1>
+        <p>
+          <b>Never a substitute</b> for product labels and safety data sheets, the house’s rules, fire and youth-protection rules. Where
+          licensed work is needed, ask those licensed.
+        </p>
+        <div class="grid">
+          <div v-for="(c, key) in cautions" :id="key" :key="key" class="entry">
+            <h3>{{ c.where }}</h3>
+            <p>{{ c.text }}</p>
+            <p v-if="may(key)" class="small"><b>May touch</b> {{ may(key) }} <SourceMark mark="E" /></p>
+            <p class="small two">{{ used(key).join(', ') || 'by choice, or in finishing' }}</p>
+          </div>
+        </div>
+      </section>
+      <MethodSpread v-else-if="shown" :recipe="shown" />
+    </template>
+  </main>
+</template>
+<style scoped>
+.craft {
+  padding: 12px 20px 40px;
+}
+.bar {
+  display: flex;
+  justify-content: space-between;
+  gap: 16px;
+  align-items: end;
+}
+.tabs {
+  display: flex;
+  flex-wrap: wrap;
+}
+.tab {
+  padding: 11px 9px;
+  color: var(--text);
+  font-weight: 700;
+  font-size: 15px;
+  text-decoration: none;
+  min-height: 44px;
+}
+.tab:hover {
+  background: var(--wash);
+}
+.tab.on {
+  background: var(--ink);
+  color: var(--on-ink);
+}
+.find {
+  position: relative;
+  flex: 0 0 230px;
+}
+.find input {
+  width: 100%;
+  padding-right: 34px;
+}
+kbd {
+  position: absolute;
+  right: 10px;
+  top: 10px;
+  border: 1px solid var(--edge);
+  padding: 0 6px;
+  font: 14px var(--f-code);
+  color: var(--text-2);
+}
+.legend {
+  text-align: right;
+  margin: 4px 0;
+}
+.leaf {
+  background: var(--stock);
+  padding: 20px 24px;
+}
+.leaf h2 {
+  margin: 18px 0 8px;
+}
+.results {
+  list-style: none;
+  padding: 0;
+}
+.results li {
+  border-bottom: 1px solid var(--rule);
+  padding: 6px 0;
+}
+.results a {
+  color: var(--text);
+  min-height: 28px;
+  display: inline-block;
+}
+.grid {
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(270px, 1fr));
+  gap: 0 28px;
+  margin-top: 10px;
+}
+.entry {
+  border-top: 1px solid var(--edge);
+  padding: 8px 0 14px;
+  scroll-margin-top: 20px;
+  break-inside: avoid;
+}
+.entry h3 {
+  display: flex;
+  gap: 8px;
+  align-items: center;
+}
+.swatch {
+  width: 26px;
+  height: 20px;
+  border: 1px solid #8a7b66;
+}
+@media (max-width: 760px) {
+  .bar {
+    flex-direction: column;
+    align-items: stretch;
+  }
+  .tabs {
+    flex-wrap: nowrap;
+    overflow-x: auto;
+  }
+  .tab {
+    white-space: nowrap;
+  }
+  .find {
+    flex: none;
+  }
+}
+</style>

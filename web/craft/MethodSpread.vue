@@ -1,0 +1,298 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { blankMaterial, cautions, type MaterialUse, type Recipe } from '#core/recipe'
+import { materialOf } from '#core/kit'
+import { sayMinutes, stateWord } from '#core/phrases'
+import type { Figure } from '#core/reasons'
+import PieceToken from '../ui/PieceToken.vue'
+import HandSign from '../ui/HandSign.vue'
+import SourceMark from '../ui/SourceMark.vue'
+import CuePair from './CuePair.vue'
+import StageDrawing from './StageDrawing.vue'
+
+/** A method as a spread of two sheets: what it is, its stages with drawings and cues, materials, and where practitioners differ. */
+const props = defineProps<{ recipe: Recipe }>()
+const whites = { clear: 'clear', surface: 'the surface', white: 'white' }
+const sittings = computed(() => (props.recipe.stages.some((s) => s.then?.cures) ? 'two' : 'one'))
+const half = computed(() => Math.ceil(props.recipe.stages.length / 2))
+const sheets = computed(() => [props.recipe.stages.slice(0, half.value), props.recipe.stages.slice(half.value)])
+const hand = (ids: readonly (keyof typeof cautions)[]) => ids.map((c) => cautions[c])
+const wait = (s: Recipe['stages'][number]) => {
+  if (!s.then || (!s.then.least.value && !s.then.most)) return ''
+  const { least, most, cures } = s.then
+  if (cures) return `${sayMinutes(props.recipe.cure!.minimum.value)} least, ${sayMinutes(props.recipe.cure!.recommended.value)} recommended`
+  if (most && least.value) return `${least.value} to ${most.value} min`
+  return most ? `within ${most.value} min` : `${sayMinutes(least.value)} at least`
+}
+const amount = (m: MaterialUse): [string, Figure | undefined] => {
+  if (m.basis === 'area') return ['by area and coat', m.held]
+  if (m.basis === 'strips') return ['by strips', undefined]
+  if (m.basis === 'length') return [`${m.amount.value} mm for each ${m.per}`, m.amount]
+  const n = m.amount.value === 1 ? '1' : String(m.amount.value)
+  return [`${n} for each ${m.basis === 'person' && m.share && m.share.by !== 'each' ? m.share.by : m.basis}`, m.amount]
+}
+</script>
+<template>
+  <div class="spread">
+    <section v-for="(part, k) in sheets" :key="k" class="leaf">
+      <template v-if="k === 0">
+        <div class="top">
+          <div>
+            <h1>{{ recipe.name }}</h1>
+            <p class="lead">{{ recipe.summary }} It looks {{ recipe.look }}.</p>
+          </div>
+          <dl class="facts">
+            <dt>Sittings</dt>
+            <dd>{{ sittings }} <SourceMark mark="P" /></dd>
+            <dt>Whites become</dt>
+            <dd>{{ whites[recipe.whites] }} <SourceMark mark="P" /></dd>
+            <dt>Print</dt>
+            <dd>
+              {{ recipe.print.ink === 'any' ? 'any' : recipe.print.ink }}{{ recipe.print.laidFaceDown ? ', mirrored' : ', as it is' }}
+              <SourceMark mark="P" />
+            </dd>
+            <dt>Forgives</dt>
+            <dd>{{ recipe.forgives }}</dd>
+          </dl>
+        </div>
+      </template>
+      <div v-else class="top">
+        <div>
+          <h2>Where the hands are</h2>
+          <ul class="hands">
+            <li v-for="s in recipe.stages.filter((x) => x.cautions.length)" :key="s.id" class="small">
+              <b>{{ s.name }}</b>
+              {{
+                hand(s.cautions)
+                  .map((c) => `${c.where}: ${c.text}`)
+                  .join('. ')
+              }}
+            </li>
+          </ul>
+          <p class="small two">Labels and the house’s rules go before this.</p>
+        </div>
+      </div>
+      <ol class="stages" :start="k * half + 1">
+        <li v-for="(s, i) in part" :key="s.id" :id="s.id">
+          <div class="strip">
+            <PieceToken v-if="s.makes" :state="s.makes" :size="30" :label="stateWord(s.makes, recipe.words)" /><i
+              v-else
+              class="ring"
+              aria-hidden="true"
+            />
+            <span class="small"
+              ><b v-if="s.makes">{{ stateWord(s.makes, recipe.words) }}</b></span
+            >
+          </div>
+          <div class="body">
+            <h3>
+              <small>{{ k * half + i + 1 }}</small> {{ s.name }}
+              <HandSign v-if="s.cautions.length" />
+            </h3>
+            <p class="small two">
+              {{ s.attended ? '' : 'a wait of ' }}{{ s.minutes.value }} min <SourceMark :mark="s.minutes.mark" />{{
+                s.station ? `, ${s.station}` : ''
+              }}{{ s.optional ? ', only by choice' : '' }}
+            </p>
+            <CuePair :pass="s.pass" :fail="s.fail" />
+            <p v-if="wait(s)" class="small lag">
+              <b>then {{ wait(s) }}</b> <SourceMark :mark="(s.then!.most ?? s.then!.least).mark" /> {{ s.then!.why }}
+            </p>
+          </div>
+          <StageDrawing :stage="s.id" :station="s.station" />
+        </li>
+      </ol>
+      <template v-if="k === 0">
+        <h2>Materials</h2>
+        <ul class="lines">
+          <li v-for="m in recipe.materials" :key="m.material">
+            <span
+              ><b>{{ m.material === 'blank' ? 'Blank' : materialOf(m.material).name }}</b> <span class="small two">{{ m.note }}</span></span
+            ><span class="small"
+              >{{ amount(m)[0] }} <SourceMark v-if="amount(m)[1]" :mark="amount(m)[1]!.mark" />{{ m.optional ? ' by choice' : '' }}</span
+            >
+          </li>
+        </ul>
+        <h2>Goes onto</h2>
+        <ul class="lines">
+          <li v-for="(f, id) in recipe.surfaces" :key="id">
+            <b>{{ blankMaterial(id)?.name }}</b><span class="small">{{ f.fit }}: {{ f.note }} <SourceMark :mark="f.mark" /></span>
+          </li>
+        </ul>
+      </template>
+      <template v-else>
+        <h2>Where practitioners differ</h2>
+        <div v-for="s in recipe.schools" :key="s.id" class="school">
+          <h3>{{ s.question }}</h3>
+          <ul>
+            <li v-for="o in s.options" :key="o.id" :class="{ mine: o.id === s.default }">
+              <b>{{ o.name }}</b> {{ o.believes }} <span v-if="o.id === s.default" class="ink small">our default: {{ s.why }}</span>
+            </li>
+          </ul>
+        </div>
+        <h2>What goes wrong</h2>
+        <ul class="lines">
+          <li v-for="f in recipe.faults" :key="f.seen">
+            <b>{{ f.seen }}</b><span class="small">now: {{ f.now }}; next time: {{ f.next }}</span>
+          </li>
+        </ul>
+        <p>
+          <router-link class="more" :to="{ path: '/clinic', query: { method: recipe.from?.id ?? recipe.id } }">To the clinic</router-link>
+        </p>
+      </template>
+    </section>
+  </div>
+</template>
+<style scoped>
+.spread {
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: 6px;
+}
+.leaf {
+  background: var(--stock);
+  padding: 18px 24px 24px;
+}
+.top {
+  display: grid;
+  grid-template-columns: 1fr auto;
+  gap: 20px;
+  min-height: 150px;
+}
+.lead {
+  margin-top: 6px;
+}
+.facts {
+  display: grid;
+  grid-template-columns: auto auto;
+  gap: 0 12px;
+  align-content: start;
+}
+.facts dt,
+.facts dd {
+  border-top: 1px solid var(--edge);
+  padding: 5px 0;
+  margin: 0;
+}
+.facts dt {
+  color: var(--text-2);
+  font-size: 14px;
+}
+.facts dd {
+  font-weight: 700;
+  text-align: right;
+}
+.hands {
+  list-style: none;
+  padding: 0;
+  margin: 4px 0;
+  columns: 2;
+  column-gap: 20px;
+}
+.hands li {
+  break-inside: avoid;
+  margin-bottom: 4px;
+}
+.stages {
+  list-style: none;
+  padding: 0;
+  margin: 10px 0 16px;
+}
+.stages li {
+  display: grid;
+  grid-template-columns: 84px 1fr 104px;
+  gap: 10px;
+  padding: 8px 0;
+  scroll-margin-top: 20px;
+  break-inside: avoid;
+}
+.strip {
+  border-left: 2px solid var(--ink);
+  margin: -8px 0 -8px 15px;
+  padding-top: 6px;
+}
+.strip > :first-child {
+  margin-left: -16px;
+  background: var(--stock);
+}
+.strip span {
+  display: block;
+  padding-left: 6px;
+}
+.ring {
+  display: block;
+  width: 12px;
+  height: 12px;
+  border: 2px solid var(--ink);
+  border-radius: 50%;
+  margin-left: -7px !important;
+}
+.body h3 small {
+  font: 14px var(--f-text);
+  color: var(--text-2);
+}
+.lag {
+  margin-top: 3px;
+}
+h2 {
+  margin: 14px 0 4px;
+  border-top: 2px solid var(--text);
+  padding-top: 8px;
+}
+.top h2 {
+  border: 0;
+  margin-top: 0;
+  padding: 0;
+}
+.lines {
+  list-style: none;
+  padding: 0;
+  margin: 0;
+}
+.lines li {
+  display: flex;
+  justify-content: space-between;
+  gap: 14px;
+  border-bottom: 1px solid var(--rule);
+  padding: 5px 0;
+}
+.lines li > :last-child {
+  text-align: right;
+}
+.school {
+  border-bottom: 1px solid var(--rule);
+  padding: 6px 0;
+  break-inside: avoid;
+}
+.school h3 {
+  font-size: 16px;
+}
+.school ul {
+  padding-left: 18px;
+  margin: 2px 0;
+}
+.mine::marker {
+  color: var(--ink);
+}
+.more {
+  color: var(--text);
+  font-weight: 700;
+}
+@media (max-width: 900px) {
+  .spread,
+  .top {
+    grid-template-columns: minmax(0, 1fr);
+  }
+  .stages li {
+    grid-template-columns: 50px minmax(0, 1fr);
+  }
+  .hands {
+    columns: 1;
+  }
+}
+@media print {
+  .spread {
+    display: block;
+  }
+}
+</style>

@@ -1,5 +1,6 @@
 import * as v from 'valibot'
 import { BadInput, whereAndWhat } from '#core/reasons'
+import { makeRecipe, ownRecipeShape, type OwnRecipe } from '#core/recipe'
 import { workshopShape, type Workshop } from '#core/workshop'
 
 export const workshopFormat = { format: 'imprenta-workshop', version: 1 } as const
@@ -8,26 +9,41 @@ export const planFormat = { format: 'imprenta-plan', version: 1 } as const
 /** A workshop as a file: format, version, workshop. Reading it back gives the same workshop. */
 export const writeWorkshop = (workshop: Workshop): string => `${JSON.stringify({ ...workshopFormat, workshop }, null, 2)}\n`
 
+export const recipeFormat = { format: 'imprenta-recipe', version: 1 } as const
+
+/** A recipe of the house as a file: its differences from the method that it comes from. */
+export const writeRecipe = (recipe: OwnRecipe): string => `${JSON.stringify({ ...recipeFormat, recipe }, null, 2)}\n`
+
 /** Reads a workshop file; throws BadInput that says what, where (line and column for broken JSON) and the way out. */
-export function readWorkshopFile(text: string): Workshop {
-  const file = parse(text.replace(/^\uFEFF/, ''))
-  if (typeof file !== 'object' || file === null || !('format' in file) || file.format !== workshopFormat.format)
+export const readWorkshopFile = (text: string): Workshop => readFile(text, workshopFormat.format, 'workshop', workshopShape)
+
+/** Reads a recipe file and makes the recipe; a recipe that cannot be made is refused with what is wrong in it. */
+export function readRecipeFile(text: string): OwnRecipe {
+  const own = readFile(text, recipeFormat.format, 'recipe', ownRecipeShape)
+  const made = makeRecipe(own)
+  if ('problems' in made) throw new BadInput(made.problems[0]!, 'recipe.edits', 'Mend it where it was made, and export it again.')
+  return own
+}
+
+function readFile<S extends v.GenericSchema>(raw: string, format: string, field: string, shape: S): v.InferOutput<S> {
+  const file = parse(raw.replace(/^\uFEFF/, ''))
+  if (typeof file !== 'object' || file === null || !('format' in file) || file.format !== format)
     throw new BadInput(
-      'This is not a workshop of Imprenta.',
+      `This is not a ${field} of Imprenta.`,
       'format',
-      `Choose a file whose first line says "format": "${workshopFormat.format}".`,
+      `Choose a file that was exported as a ${field}; its format is "${format}".`,
     )
   const version = 'version' in file ? file.version : undefined
   if (version !== 1)
     throw new BadInput(
       `The file has version ${JSON.stringify(version)}; this Imprenta reads version 1.`,
       'version',
-      'Update Imprenta, or export the workshop again as version 1.',
+      `Update Imprenta, or export the ${field} again as version 1.`,
     )
-  const read = v.safeParse(workshopShape, (file as { workshop?: unknown }).workshop)
+  const read = v.safeParse(shape, (file as Record<string, unknown>)[field])
   if (read.success) return read.output
   const { what, path, remedy } = whereAndWhat(read.issues[0])
-  throw new BadInput(what, path === '(input)' ? 'workshop' : `workshop.${path}`, remedy)
+  throw new BadInput(what, path === '(input)' ? field : `${field}.${path}`, remedy)
 }
 
 function parse(text: string): unknown {

@@ -1,1 +1,1 @@
-export { writeWorkshop, readWorkshopFile, planFormat } from './exchange'
+export { writeWorkshop, readWorkshopFile, writeRecipe, readRecipeFile, planFormat } from './exchange'

@@ -1,7 +1,7 @@
 import { CsvError, parse } from 'csv-parse/sync'
 import { Router } from 'express'
 import * as v from 'valibot'
-import { readWorkshopFile } from '#core/exchange'
+import { readRecipeFile, readWorkshopFile } from '#core/exchange'
 import { BadInput, readInput } from '#core/reasons'
 import { readRoster, type RosterRow } from '#core/roster'
 
@@ -23,6 +23,11 @@ export function importRoutes(): Router {
   router.post('/imports/workshop', (req, res) => {
     const { text: file } = readInput(v.object({ text }), req.body)
     res.json({ workshop: readWorkshopFile(file) })
+  })
+
+  router.post('/imports/recipe', (req, res) => {
+    const { text: file } = readInput(v.object({ text }), req.body)
+    res.json({ recipe: readRecipeFile(file) })
   })
 
   return router

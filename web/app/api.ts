@@ -1,3 +1,4 @@
+import type { OwnRecipe } from '#core/recipe'
 import type { House } from '#core/house'
 import type { Clash, Command, Workshop } from '#core/workshop'
 
@@ -48,5 +49,6 @@ export const api = {
   send: (commands: Command[]) => ask<{ outcomes: Outcome[] }>('/commands', post(commands)),
   lookAtRoster: <T>(text: string, answers: Record<number, string>) => ask<T>('/imports/roster', post({ text, answers })),
   lookAtWorkshop: (text: string) => ask<{ workshop: Workshop }>('/imports/workshop', post({ text })),
+  lookAtRecipe: (text: string) => ask<{ recipe: OwnRecipe }>('/imports/recipe', post({ text })),
   eraseNames: (id: string) => ask<{ erased: boolean }>(`/workshops/${id}/erase-names`, post({})),
 }

@@ -2,7 +2,8 @@
 import { computed, ref } from 'vue'
 import { useRoute } from 'vue-router'
 import { cureFactor, coldLimitCelsius } from '#core/cure'
-import { recipes, chosenOption, type School } from '#core/recipe'
+import { recipes, chosenOption, latestRecipe, type School } from '#core/recipe'
+import { printersOf } from '#core/house'
 import { currencies } from '#core/units'
 import { isClock, isDate, weekdays, type Weekday } from '#core/time'
 import { difference, planWorkshop } from '#core/plan'
@@ -60,6 +61,15 @@ const shownTemp = computed(() => Math.round(fahrenheit.value ? (house.value!.cli
 const setTemp = (n: number) =>
   set('climate/celsius', Number((fahrenheit.value ? ((n - 32) * 5) / 9 : n).toFixed(1)), `${shownTemp.value}° became ${n}°`)
 const factor = computed(() => cureFactor(house.value!.climate.celsius, house.value!.climate.humidityPct, 'moderate', 'porous'))
+const shown = ref('medium-transfer')
+const recipe = computed(() => latestRecipe(shown.value)!)
+const printerWays = [
+  { id: 'toner', name: 'toner' },
+  { id: 'inkjet', name: 'inkjet' },
+  { id: 'toner,inkjet', name: 'both' },
+]
+const printers = computed(() => [...printersOf(house.value!)].sort().reverse().join(','))
+const setPrinters = (x: string) => set('printers', x.split(','), `printers became ${x.replace(',', ' and ')}`)
 const choose = (recipe: string, s: School, o: string) => {
   const ways = { ...house.value!.recipeChoices[recipe], [s.id]: o }
   set('recipeChoices', { ...house.value!.recipeChoices, [recipe]: ways }, `${s.question.toLowerCase()} became ${o}`)
@@ -239,21 +249,28 @@ const choose = (recipe: string, s: School, o: string) => {
       </section>
       <section>
         <h3>Recipes <span class="two small light">how this house does it; a plan’s own choice goes first</span></h3>
-        <div v-for="r in recipes" :key="r.id" class="recipe">
-          <h4>
-            {{ r.name }} <span class="two small light">version {{ r.version }}</span>
-          </h4>
-          <div class="ways">
-            <label v-for="s in r.schools" :key="s.id"
-              ><span class="label">{{ s.question }}</span
-              ><select
-                :value="chosenOption(s, {}, house.recipeChoices[r.id] ?? {}).option.id"
-                @change="choose(r.id, s, ($event.target as HTMLSelectElement).value)"
-              >
-                <option v-for="o in s.options" :key="o.id" :value="o.id">{{ o.name }}</option>
-              </select></label
+        <div class="row">
+          <SegmentChoice label="Printers here" :model-value="printers" :options="printerWays" @update:model-value="setPrinters" />
+          <router-link class="own" :to="`/house/${house.id}/recipes`">{{
+            house.recipes?.length ? `${house.recipes.length} of your own` : 'Make your own recipe'
+          }}</router-link>
+        </div>
+        <label
+          ><span class="label">Method</span
+          ><select v-model="shown">
+            <option v-for="r in recipes" :key="r.id" :value="r.id">{{ r.name }}</option>
+          </select></label
+        >
+        <div class="ways">
+          <label v-for="s in recipe.schools" :key="s.id"
+            ><span class="label">{{ s.question }}</span
+            ><select
+              :value="chosenOption(s, {}, house.recipeChoices[recipe.id] ?? {}).option.id"
+              @change="choose(recipe.id, s, ($event.target as HTMLSelectElement).value)"
             >
-          </div>
+              <option v-for="o in s.options" :key="o.id" :value="o.id">{{ o.name }}</option>
+            </select></label
+          >
         </div>
       </section>
     </div>
@@ -286,6 +303,12 @@ section {
   grid-template-columns: 1.1fr 1fr;
   gap: 26px;
   margin-top: 22px;
+}
+.own {
+  color: var(--text);
+  font-weight: 700;
+  align-self: end;
+  padding: 12px 0;
 }
 .light {
   font: 400 14px var(--f-text);

@@ -1,0 +1,232 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import { materialOf } from '#core/kit'
+import type { Figure } from '#core/reasons'
+import type { Recipe } from '#core/recipe'
+import ChangeMark from './ChangeMark.vue'
+import type { RecipeDraft } from './useRecipeDraft'
+
+/** A method's stages, times, cues and things beside what this house does: what differs is marked, and the practice's own value
+ *  stands beside it. */
+const props = defineProps<{ of: RecipeDraft }>()
+const { base } = props.of
+const stages = computed(() => base.value!.stages)
+const figureAt = (path: string, practice: Figure) => {
+  const e = props.of.at(path)
+  return e && 'figure' in e ? e.figure : practice.value
+}
+const textAt = (path: string, practice: string) => {
+  const e = props.of.at(path)
+  return e && 'text' in e ? e.text : practice
+}
+function setFigure(path: string, raw: string, practice: Figure) {
+  const n = Number(raw.replace(',', '.'))
+  if (raw.trim() !== '' && Number.isFinite(n) && n >= 0) props.of.set(path, n, practice.value)
+}
+const amounts = computed(() => base.value!.materials.filter((m) => 'amount' in m) as (Recipe['materials'][number] & { amount: Figure })[])
+const thing = ref({ material: '', note: '', basis: 'person' as const, amount: 1, stage: '' })
+const bases = ['person', 'table', 'room', 'blank'] as const
+function addThing() {
+  if (!thing.value.material.trim()) return
+  props.of.add({ ...thing.value, material: thing.value.material.trim(), stage: thing.value.stage || stages.value[0]!.id })
+  thing.value = { material: '', note: '', basis: 'person', amount: 1, stage: '' }
+}
+const cures = computed(() => (base.value!.cure ? (['minimum', 'recommended'] as const) : []))
+const value = (e: Event) => (e.target as HTMLInputElement).value
+</script>
+<template>
+  <div>
+    <section v-if="cures.length">
+      <h3>Wait before rubbing, minutes</h3>
+      <div class="cure">
+        <label v-for="c in cures" :key="c"
+          ><span class="label">{{ c === 'minimum' ? 'at least' : 'recommended' }}</span
+          ><input
+            class="field num"
+            inputmode="decimal"
+            :value="figureAt(`cure/${c}`, base!.cure![c])"
+            @change="setFigure(`cure/${c}`, value($event), base!.cure![c])" /><ChangeMark
+            :differs="figureAt(`cure/${c}`, base!.cure![c]) !== base!.cure![c].value"
+            :practice="`${base!.cure![c].value} min`"
+        /></label>
+      </div>
+    </section>
+    <h3 class="gap">Stages</h3>
+    <ol class="stages">
+      <li v-for="s in stages" :key="s.id" :class="{ gone: of.dropped(`stages/${s.id}`) }">
+        <div class="head">
+          <b>{{ s.name }}</b>
+          <v-checkbox
+            v-if="!s.makes && !s.then?.makes"
+            :model-value="!of.dropped(`stages/${s.id}`)"
+            label="we do it"
+            @update:model-value="of.drop(`stages/${s.id}`, !$event)"
+          /><span v-else class="small two">makes the piece what it is</span>
+        </div>
+        <template v-if="!of.dropped(`stages/${s.id}`)">
+          <label
+            ><span class="label">minutes</span
+            ><input
+              class="field num"
+              inputmode="decimal"
+              :value="figureAt(`stages/${s.id}/minutes`, s.minutes)"
+              @change="setFigure(`stages/${s.id}/minutes`, value($event), s.minutes)" /><ChangeMark
+              :differs="figureAt(`stages/${s.id}/minutes`, s.minutes) !== s.minutes.value"
+              :practice="`${s.minutes.value}`"
+          /></label>
+          <label v-if="s.then?.most"
+            ><span class="label">then within</span
+            ><input
+              class="field num"
+              inputmode="decimal"
+              :value="figureAt(`stages/${s.id}/then/most`, s.then.most)"
+              @change="setFigure(`stages/${s.id}/then/most`, value($event), s.then.most)" /><ChangeMark
+              :differs="figureAt(`stages/${s.id}/then/most`, s.then.most) !== s.then.most.value"
+              :practice="`${s.then.most.value}`"
+          /></label>
+          <label v-for="cue in ['pass', 'fail'] as const" :key="cue" class="wide"
+            ><span class="label">{{ cue === 'pass' ? 'right when' : 'wrong when' }}</span
+            ><textarea
+              class="field"
+              rows="2"
+              maxlength="300"
+              :value="textAt(`stages/${s.id}/${cue}`, s[cue])"
+              @change="value($event).trim() && of.set(`stages/${s.id}/${cue}`, value($event).trim(), s[cue])" /><ChangeMark
+              :differs="textAt(`stages/${s.id}/${cue}`, s[cue]) !== s[cue]"
+              :practice="s[cue]"
+          /></label>
+        </template>
+      </li>
+    </ol>
+    <h3 class="gap">Things</h3>
+    <ul class="things">
+      <li v-for="m in amounts" :key="m.material" :class="{ gone: of.dropped(`materials/${m.material}`) }">
+        <b>{{ m.material === 'blank' ? 'Blank' : materialOf(m.material).name }}</b>
+        <label
+          ><span class="sr">how many {{ materialOf(m.material).name }}</span
+          ><input
+            class="field num"
+            inputmode="decimal"
+            :disabled="of.dropped(`materials/${m.material}`)"
+            :value="figureAt(`materials/${m.material}/amount`, m.amount)"
+            @change="setFigure(`materials/${m.material}/amount`, value($event), m.amount)" /></label
+        ><span class="small two">{{ m.amount.unit === 'mm' ? 'mm ' : '' }}for each {{ 'per' in m ? m.per : m.basis }}</span>
+        <ChangeMark :differs="figureAt(`materials/${m.material}/amount`, m.amount) !== m.amount.value" :practice="`${m.amount.value}`" />
+        <v-checkbox
+          :model-value="!of.dropped(`materials/${m.material}`)"
+          label="we use it"
+          @update:model-value="of.drop(`materials/${m.material}`, !$event)"
+        />
+      </li>
+      <li v-for="a in of.added.value" :key="a.material">
+        <b>{{ a.material }}</b><span>{{ a.amount }}</span
+        ><span class="small two">for each {{ a.basis }}</span
+        ><ChangeMark differs practice="not used" /><v-btn @click="of.takeOut(a.material)">Take out</v-btn>
+      </li>
+    </ul>
+    <form class="more" @submit.prevent="addThing">
+      <label
+        ><span class="label">One thing more</span><input v-model="thing.material" class="field" maxlength="60" placeholder="soft roller"
+      /></label>
+      <label
+        ><span class="label">how many</span
+        ><input v-model.number="thing.amount" class="field num" type="number" min="0" max="1000" step="any"
+      /></label>
+      <label
+        ><span class="label">for each</span
+        ><select v-model="thing.basis" class="field">
+          <option v-for="b in bases" :key="b">{{ b }}</option>
+        </select></label
+      >
+      <label
+        ><span class="label">used at</span
+        ><select v-model="thing.stage" class="field">
+          <option v-for="s in stages" :key="s.id" :value="s.id">{{ s.name }}</option>
+        </select></label
+      >
+      <v-btn type="submit">Add it</v-btn>
+    </form>
+  </div>
+</template>
+<style scoped>
+.gap {
+  border-top: 2px solid var(--text);
+  margin-top: 16px;
+  padding-top: 8px;
+}
+.cure {
+  display: flex;
+  gap: 20px;
+}
+.num {
+  width: 84px;
+}
+ol,
+ul {
+  list-style: none;
+  padding: 0;
+  margin: 0;
+}
+.stages li {
+  display: grid;
+  grid-template-columns: 170px 100px 100px 1fr 1fr;
+  gap: 10px;
+  padding: 8px 0;
+  border-bottom: 1px solid var(--rule);
+  align-items: start;
+}
+.stages .head {
+  line-height: 1.2;
+}
+.wide {
+  grid-column: span 1;
+}
+.stages li label:nth-of-type(1) {
+  grid-column: 2;
+}
+.stages .wide:nth-last-of-type(2) {
+  grid-column: 4;
+}
+.stages .wide:nth-last-of-type(1) {
+  grid-column: 5;
+}
+textarea.field {
+  width: 100%;
+  padding: 6px 10px;
+  line-height: 1.25;
+  font-size: 14.5px;
+}
+.gone > b,
+.gone .head b {
+  text-decoration: line-through;
+  color: var(--text-2);
+}
+.things li {
+  display: grid;
+  grid-template-columns: 190px 90px 130px 1fr auto;
+  gap: 10px;
+  align-items: center;
+  border-bottom: 1px solid var(--rule);
+  min-height: 52px;
+}
+.more {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 10px;
+  align-items: end;
+  margin-top: 10px;
+}
+@media (max-width: 900px) {
+  .stages li,
+  .things li {
+    grid-template-columns: 1fr 1fr;
+  }
+  .stages li > * {
+    grid-column: auto !important;
+  }
+  .head,
+  .wide {
+    grid-column: 1 / -1 !important;
+  }
+}
+</style>

@@ -1,0 +1,361 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import { useRoute } from 'vue-router'
+import { writeRecipe } from '#core/exchange'
+import { recipesOf } from '#core/house'
+import { recipeCard } from '#core/phrases'
+import { difference, planWorkshop } from '#core/plan'
+import { belowPractice, compareRecipes, latestRecipe, recipeById, recipes, type OwnRecipe, type Recipe } from '#core/recipe'
+import { inZone } from '#core/time'
+import { api, Refused, type Problem } from '../app/api'
+import { useDesk } from '../app/desk'
+import LostPage from '../app/LostPage.vue'
+import SegmentChoice from '../ui/SegmentChoice.vue'
+import TrimSheet from '../ui/TrimSheet.vue'
+import RecipeEditor from './RecipeEditor.vue'
+import { useRecipeDraft } from './useRecipeDraft'
+
+/** Recipes of the house: begun from a method, versions kept, two compared, brought in and taken out as files and cards. */
+const route = useRoute()
+const desk = useDesk()
+const houseId = computed(() => String(route.params['house']))
+const house = computed(() => desk.house(houseId.value))
+const say = computed(() => house.value && desk.say(house.value))
+const own = computed(() => house.value?.recipes ?? [])
+const all = computed(() => (house.value ? recipesOf(house.value) : []))
+const drafting = useRecipeDraft(houseId)
+const { draft, recipe, problems } = drafting
+const slug = (name: string) =>
+  name
+    .toLowerCase()
+    .normalize('NFD')
+    .replace(/[^a-z0-9]+/g, '-')
+    .replace(/^-+|-+$/g, '')
+    .slice(0, 40) || 'recipe'
+
+function begin(from: Recipe) {
+  draft.value = {
+    id: 'draft',
+    recipe: '',
+    version: 1,
+    base: { id: from.id, version: from.version },
+    name: `${from.name}, ours`,
+    note: '',
+    edits: [],
+  }
+}
+const edit = (o: OwnRecipe) => (draft.value = { ...(JSON.parse(JSON.stringify(o)) as OwnRecipe), id: 'draft', note: '' })
+const versions = (id: string) => own.value.filter((o) => o.recipe === id)
+
+function save() {
+  const d = draft.value!
+  const id = d.recipe || unique(slug(d.name))
+  const version = Math.max(0, ...versions(id).map((o) => o.version)) + 1
+  put({ ...d, id: `${id}-v${version}`.slice(0, 64), recipe: id, version }, `${d.name} version ${version} was made`)
+  draft.value = undefined
+}
+const unique = (id: string) => {
+  const taken = (x: string) => all.value.some((r) => r.id === x)
+  let n = 2
+  let found = id
+  while (taken(found)) found = `${id}-${n++}`
+  return found
+}
+const put = (o: OwnRecipe, label: string) => setAll([...own.value, o], label)
+const setAll = (after: OwnRecipe[], label: string) =>
+  desk.act({
+    kind: 'recipes',
+    label,
+    subject: { kind: 'house', id: houseId.value },
+    changes: [{ path: 'recipes', before: house.value!.recipes ?? null, after }],
+  })
+const users = (o: OwnRecipe) =>
+  desk.workshops.filter(
+    (w) => w.houseId === houseId.value && w.designs[0]!.recipe.id === o.recipe && w.designs[0]!.recipe.version === o.version,
+  )
+const takeOut = (o: OwnRecipe) =>
+  setAll(
+    own.value.filter((x) => x.id !== o.id),
+    `${o.name} version ${o.version} was taken out`,
+  )
+
+/** Two recipes, or two versions, beside each other; and what taking the second means for a plan. */
+const keyOf = (r: Recipe) => `${r.id}@${r.version}`
+const left = ref('')
+const right = ref('')
+const pick = (key: string) => recipeById(key.split('@')[0]!, Number(key.split('@')[1]), all.value)
+const pair = computed(() => {
+  const [a, b] = [pick(left.value), pick(right.value)]
+  return a && b ? { a, b, rows: compareRecipes(a, b) } : undefined
+})
+const planned = computed(() => {
+  if (!pair.value || !house.value || !say.value) return []
+  const { a, b } = pair.value
+  return desk.workshops
+    .filter((w) => w.houseId === houseId.value && !w.archivedAt && w.designs[0]!.material in b.surfaces)
+    .map((w) => {
+      const by = (r: Recipe) =>
+        planWorkshop({
+          workshop: { ...w, designs: [{ ...w.designs[0]!, recipe: { id: r.id, version: r.version } }] },
+          house: house.value!,
+          now: inZone(desk.now, house.value!.timeZone),
+        })
+      const told = difference(by(a), by(b)).filter(
+        (d) => d.by !== 0 && /^(cost-bought|session\/|earliest|recommended|packs\/|adults)/.test(d.key),
+      )
+      return { title: w.title, lines: told.slice(0, 5).map((d) => `${nameOf(d.key)} ${say.value!.difference(d)}`) }
+    })
+})
+const nameOf = (key: string) =>
+  key.startsWith('session/')
+    ? 'class'
+    : key.startsWith('packs/')
+      ? key.slice(6).replace(/-/g, ' ')
+      : ({ 'cost-bought': 'a head', earliest: 'first rub', recommended: 'better from', adults: 'adults' }[key] ?? key)
+const sayFigure = (x: string | { value: number; unit: string; mark: string } | null) =>
+  x === null ? '–' : typeof x === 'string' ? x : `${x.value} ${x.unit === 'count' ? '' : x.unit} (${x.mark})`
+
+const problem = ref<Problem>()
+const incoming = ref<OwnRecipe>()
+async function bringIn(e: Event) {
+  const input = e.target as HTMLInputElement
+  const file = input.files?.[0]
+  if (!file) return
+  problem.value = undefined
+  try {
+    incoming.value = (await api.lookAtRecipe(await file.text())).recipe
+  } catch (err) {
+    problem.value =
+      err instanceof Refused
+        ? err.problem
+        : { what: 'The server does not answer.', path: '(server)', remedy: 'Try again; the file stays where it is.' }
+  }
+  input.value = ''
+}
+function takeIn() {
+  const o = incoming.value!
+  incoming.value = undefined
+  const id = versions(o.recipe).length ? o.recipe : unique(o.recipe)
+  const version = Math.max(0, ...versions(id).map((x) => x.version)) + 1
+  put({ ...o, id: `${id}-v${version}`.slice(0, 64), recipe: id, version }, `${o.name} was brought in`)
+}
+function download(name: string, text: string, type: string) {
+  const url = URL.createObjectURL(new Blob([text], { type }))
+  const a = document.createElement('a')
+  a.href = url
+  a.download = name
+  a.click()
+  URL.revokeObjectURL(url)
+}
+const card = (r: Recipe) => download(`${r.id}-v${r.version}.md`, recipeCard(r), 'text/markdown')
+const below = computed(() => (recipe.value && drafting.base.value ? belowPractice(recipe.value, drafting.base.value) : []))
+const made = (o: OwnRecipe) => recipeById(o.recipe, o.version, all.value)
+</script>
+<template>
+  <LostPage v-if="!house" />
+  <main v-else class="page">
+    <div class="between">
+      <h1>Recipes of the house</h1>
+      <router-link class="more" :to="`/house/${houseId}`">{{ house.name }}</router-link>
+    </div>
+    <p class="two">
+      How this house does it, where it differs from the method it came from. A plan stays with the version that it was made with.
+    </p>
+    <TrimSheet v-if="draft" class="sheet">
+      <div class="between">
+        <h2>{{ draft.recipe ? `Next version of ${draft.name}` : 'A new recipe' }}</h2>
+        <span class="small two">from {{ drafting.base.value?.name }}, kept in this browser until it is made</span>
+      </div>
+      <div class="names">
+        <label><span class="label">Name</span><input v-model="draft.name" class="field" maxlength="60" /></label>
+        <label class="note"
+          ><span class="label">Why</span
+          ><input v-model="draft.note" class="field" maxlength="400" placeholder="what you saw that made you change it"
+        /></label>
+      </div>
+      <p v-for="p in problems" :key="p" role="alert" class="stop">{{ p }}</p>
+      <p v-if="below.length" class="watch">
+        <b>An experiment, for samples only:</b> {{ below.join('; ') }}. No group can be planned with it.
+      </p>
+      <RecipeEditor :of="drafting" />
+      <div class="row">
+        <v-btn color="primary" variant="flat" :disabled="!recipe || !draft.name.trim()" @click="save">{{
+          below.length
+            ? 'Keep it as an experiment'
+            : `Make version ${draft.recipe ? Math.max(0, ...versions(draft.recipe).map((o) => o.version)) + 1 : 1}`
+        }}</v-btn>
+        <v-btn @click="draft = undefined">Leave it</v-btn>
+      </div>
+    </TrimSheet>
+    <template v-else>
+      <section>
+        <ul v-if="own.length" class="list">
+          <li v-for="o in own" :key="o.id">
+            <span
+              ><b class="name">{{ o.name }}</b> version {{ o.version }}
+              <span class="small two"
+                >from {{ latestRecipe(o.base.id)?.name ?? o.base.id }}, {{ o.edits.length }}
+                {{ o.edits.length === 1 ? 'difference' : 'differences' }}{{ o.note ? `: ${o.note}` : '' }}</span
+              >
+              <b v-if="made(o)?.below?.length" class="watch"> experiment</b>
+              <span v-if="users(o).length" class="small two">
+                planned with in
+                {{
+                  users(o)
+                    .map((w) => w.title)
+                    .join(', ')
+                }}</span
+              ></span
+            >
+            <span class="row"
+              ><v-btn @click="edit(o)">Next version</v-btn><v-btn v-if="made(o)" @click="card(made(o)!)">Card</v-btn
+              ><v-btn @click="download(`${o.id}.json`, writeRecipe(o), 'application/json')">File</v-btn
+              ><v-btn :disabled="users(o).length > 0" :title="users(o).length ? 'A plan was made with it' : ''" @click="takeOut(o)"
+                >Take out</v-btn
+              ></span
+            >
+          </li>
+        </ul>
+        <div v-else class="outline">Here will be your own recipes. Begin from a method, or bring a file in.</div>
+        <div class="row">
+          <SegmentChoice label="Begin from" model-value="" :options="recipes" @update:model-value="begin(latestRecipe($event)!)" />
+          <v-btn tag="label">Bring one in<input class="sr" type="file" accept=".json,application/json" @change="bringIn" /></v-btn>
+        </div>
+        <p v-if="problem" role="alert" class="stop">
+          <b>{{ problem.what }}</b> {{ problem.path }}. {{ problem.remedy }}
+        </p>
+        <p v-if="incoming">
+          <b>{{ incoming.name }}</b>, {{ incoming.edits.length }} differences from {{ latestRecipe(incoming.base.id)?.name }}.
+          <v-btn color="primary" variant="flat" @click="takeIn">Bring it in</v-btn> <v-btn @click="incoming = undefined">Leave it</v-btn>
+        </p>
+      </section>
+      <section>
+        <h2>Beside each other</h2>
+        <div class="row">
+          <label
+            ><span class="label">This</span
+            ><select v-model="left" class="field">
+              <option value="">choose</option>
+              <option v-for="r in all" :key="keyOf(r)" :value="keyOf(r)">{{ r.name }}, version {{ r.version }}</option>
+            </select></label
+          ><label
+            ><span class="label">and this</span
+            ><select v-model="right" class="field">
+              <option value="">choose</option>
+              <option v-for="r in all" :key="keyOf(r)" :value="keyOf(r)">{{ r.name }}, version {{ r.version }}</option>
+            </select></label
+          >
+          <v-btn v-if="pair" @click="card(pair.b)">Card of the second</v-btn>
+        </div>
+        <template v-if="pair">
+          <p v-if="pair.rows.length === 0">They are the same.</p>
+          <table v-else class="compare">
+            <thead>
+              <tr>
+                <th />
+                <th>{{ pair.a.name }} {{ pair.a.version }}</th>
+                <th>{{ pair.b.name }} {{ pair.b.version }}</th>
+              </tr>
+            </thead>
+            <tbody>
+              <tr v-for="r in pair.rows" :key="r.what">
+                <th>{{ r.what }}</th>
+                <td>{{ sayFigure(r.before) }}</td>
+                <td class="ink">{{ sayFigure(r.after) }}</td>
+              </tr>
+            </tbody>
+          </table>
+          <h3 class="gap">What the second means for open plans</h3>
+          <p v-if="planned.length === 0" class="two">No open plan is on a surface that it takes.</p>
+          <p v-for="p in planned" :key="p.title">
+            <b>{{ p.title }}</b> {{ p.lines.join('; ') || 'nothing that is counted' }}.
+          </p>
+        </template>
+      </section>
+    </template>
+  </main>
+</template>
+<style scoped>
+.page {
+  padding: 14px 20px 40px;
+}
+.between {
+  display: flex;
+  justify-content: space-between;
+  align-items: baseline;
+  gap: 20px;
+}
+.more {
+  color: var(--text);
+  font-weight: 700;
+}
+.sheet,
+section {
+  margin-top: 20px;
+}
+section {
+  border-top: 2px solid var(--text);
+  padding-top: 12px;
+  display: grid;
+  gap: 12px;
+}
+.names {
+  display: grid;
+  grid-template-columns: 280px 1fr;
+  gap: 16px;
+  margin: 12px 0;
+}
+.names input {
+  width: 100%;
+}
+.list {
+  list-style: none;
+  padding: 0;
+  margin: 0;
+}
+.list li {
+  display: flex;
+  justify-content: space-between;
+  gap: 16px;
+  align-items: center;
+  border-bottom: 1px solid var(--rule);
+  padding: 6px 0;
+}
+.name {
+  font: 700 18px/1.2 var(--f-head);
+}
+.row {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px;
+  align-items: end;
+}
+.outline {
+  border: 1.5px dashed var(--edge);
+  padding: 24px;
+  color: var(--text-2);
+}
+.compare {
+  border-collapse: collapse;
+  width: 100%;
+}
+.compare th,
+.compare td {
+  text-align: left;
+  border-bottom: 1px solid var(--rule);
+  padding: 6px 12px 6px 0;
+  vertical-align: top;
+}
+.gap {
+  margin-top: 8px;
+}
+@media (max-width: 760px) {
+  .names {
+    grid-template-columns: 1fr;
+  }
+  .list li {
+    flex-direction: column;
+    align-items: flex-start;
+  }
+}
+</style>

@@ -2,7 +2,7 @@ import { chromium } from '@playwright/test'
 import setup from '../e2e/setup'
 
 /** name, path, and where it differs: dark, narrow, what to do first. */
-const shots: { name: string; path: string; dark?: boolean; narrow?: boolean }[] = [
+const shots: { name: string; path: string; dark?: boolean; narrow?: boolean; press?: string[] }[] = [
   { name: 'workshops', path: '/' },
   { name: 'workshops-dark', path: '/', dark: true },
   ...['group', 'piece', 'method', 'pictures', 'kit', 'sessions', 'room'].map((p) => ({
@@ -12,6 +12,10 @@ const shots: { name: string; path: string; dark?: boolean; narrow?: boolean }[] 
   { name: 'bench-narrow', path: '/w/moths-of-the-marsh/bench/kit', narrow: true },
   { name: 'sessions', path: '/w/moths-of-the-marsh/sessions' },
   { name: 'take-home', path: '/w/moths-of-the-marsh/take-home' },
+  { name: 'clinic', path: '/w/moths-of-the-marsh/clinic', press: ['bald spot'] },
+  { name: 'craft', path: '/craft/gesso-ground' },
+  { name: 'recipes', path: '/house/saltbox/recipes', press: ['Medium transfer'] },
+  { name: 'safety', path: '/w/heron-pages/safety' },
   { name: 'house', path: '/house/saltbox' },
 ]
 
@@ -36,7 +40,8 @@ for (const s of shots) {
   await page.goto(`${process.env['IMPRENTA_URL']}${s.path}`)
   await page.locator('h1, h2').first().waitFor()
   await page.evaluate(() => document.fonts.ready.then(() => undefined))
-  await page.waitForTimeout(300)
+  for (const name of s.press ?? []) await page.getByRole('button', { name }).first().click()
+  await page.waitForTimeout(600)
   await page.screenshot({ path: `docs/screenshots/demo/${s.name}.png` })
   await page.close()
   console.log(`docs/screenshots/demo/${s.name}.png`)

@@ -7,6 +7,14 @@ const views = [
   `${moths}/sessions`,
   `${moths}/take-home`,
   '/house/saltbox',
+  '/house/saltbox/recipes',
+  `${moths}/clinic`,
+  `${moths}/safety`,
+  '/clinic',
+  '/craft/gesso-ground',
+  '/craft/schools',
+  '/craft/surfaces',
+  '/craft/cautions',
   '/nowhere',
 ]
 

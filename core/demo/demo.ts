@@ -68,6 +68,12 @@ const plots: Plot[] = [
     sessions: [[-19, '17:00', '19:30']], done: ['order', 'print', 'sample-finished', 'pack-tide-table-cards-1', 'set-up-tide-table-cards-1'],
   },
   {
+    id: 'heron-pages', house: library, title: 'Heron pages', drawing: 'heron', tables: 6, helpers: 1, made: -3,
+    names: Array<null>(24).fill(null), ages: Array<AgeBand>(24).fill('8-12'),
+    design: { kind: 'page', material: 'kraft', width: inches(5, '5 in'), height: inches(7, '7 in'), recipe: { id: 'gesso-ground', version: 1 }, choices: {}, pictures: 'house', lettering: false, mirrored: null, picture: { pale: true } },
+    sessions: [[22, '14:00', '16:15'], [23, '13:00', '16:00']],
+  },
+  {
     id: 'kelp-coasters', house: library, title: 'Kelp coasters', drawing: 'kelp', tables: null, helpers: 1, made: -1,
     names: Array<null>(10).fill(null),
     design: { kind: 'coaster', material: 'plywood', width: inches(4, '4 in'), height: inches(4, '4 in'), recipe: { id: 'medium-transfer', version: 1 }, choices: {}, pictures: 'house', lettering: false, mirrored: null },

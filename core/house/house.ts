@@ -40,6 +40,20 @@ export const houseShape = v.object({
   printerMarginMm: share(0, 40, 'margin'),
   /** What prints here; left out, a toner printer does. */
   printers: v.optional(v.pipe(v.array(v.picklist(inks)), v.minLength(1, 'no printer | Say toner, inkjet or both.'), v.maxLength(2))),
+  /** The house's own cautions beside the craft's: at a stage, or at all of them. */
+  cautions: v.optional(
+    v.pipe(
+      v.array(
+        v.object({
+          id: v.pipe(v.string(), v.regex(/^[a-z0-9-]{1,64}$/)),
+          where: v.pipe(v.string(), v.minLength(1, 'empty | Say where the hand is.'), v.maxLength(40)),
+          text: v.pipe(v.string(), v.minLength(1, 'empty | Say what to do.'), v.maxLength(160)),
+          stage: v.nullable(v.pipe(v.string(), v.maxLength(40))),
+        }),
+      ),
+      v.maxLength(20, 'more than 20 cautions | Keep those that are read.'),
+    ),
+  ),
   /** Recipes of the house, every version. */
   recipes: v.optional(v.pipe(v.array(ownRecipeShape), v.maxLength(60, 'more than 60 recipes | Take old versions out.'))),
   /** recipe id -> school id -> option id. */
@@ -50,6 +64,8 @@ export const houseShape = v.object({
   contact: v.pipe(v.string(), v.maxLength(80)),
 })
 export type House = v.InferOutput<typeof houseShape>
+
+export type HouseCaution = NonNullable<House['cautions']>[number]
 
 export const sizeUnit = (house: Pick<House, 'units'>): LengthUnit => (house.units === 'imperial' ? 'in' : 'mm')
 export const clockOf = (house: Pick<House, 'units'>): 12 | 24 => (house.units === 'imperial' ? 12 : 24)

@@ -1,1 +1,1 @@
-export { houseShape, sizeUnit, clockOf, paperMm, printersOf, recipesOf, type House } from './house'
+export { houseShape, sizeUnit, clockOf, paperMm, printersOf, recipesOf, type House, type HouseCaution } from './house'

@@ -1,7 +1,7 @@
 import { clockOf, type House } from '#core/house'
 import type { Plan } from '#core/plan'
 import type { Mark } from '#core/reasons'
-import { pieceKind, type PieceState } from '#core/recipe'
+import { blankMaterial, pieceKind, type PieceState } from '#core/recipe'
 import type { TakeHomeSheet } from '#core/takehome'
 import { readInstant, sayClock, sayDay, type Zoned } from '#core/time'
 import { seatNumber, type Workshop } from '#core/workshop'
@@ -65,7 +65,8 @@ export function sheetText(sheet: TakeHomeSheet, plan: Plan, workshop: Workshop, 
 
 const pieceMaterial = (workshop: Workshop) => {
   const design = workshop.designs[0]!
-  return design.material === pieceKind(design.kind).name ? '' : design.material
+  const material = blankMaterial(design.material)?.name ?? design.material
+  return material === pieceKind(design.kind).name || material.endsWith(pieceKind(design.kind).name) ? '' : material
 }
 
 function headline(sheet: TakeHomeSheet, plan: Plan, house: House): Pick<SheetText, 'headline' | 'when' | 'never' | 'why' | 'mark'> {

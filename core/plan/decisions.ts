@@ -1,3 +1,4 @@
+import { blankMaterial } from '#core/recipe'
 import { ageBands } from '#core/recipe'
 import { decisionIds, type Decision, type DecisionId, type Plan } from './shapes'
 import type { Situation } from './situation'
@@ -45,7 +46,7 @@ function valuesOf(id: DecisionId, s: Situation, plan: Plan): Decision['values'] 
         ...ageBands.map((b) => [b, s.workshop.group.participants.filter((p) => p.age === b).length]),
       ])
     case 'piece':
-      return { piece: plan.pieceName, material: s.design.material }
+      return { piece: plan.pieceName, material: blankMaterial(s.design.material)?.name ?? s.design.material }
     case 'method':
       return { method: plan.recipe.name, cure: s.resolved.cure?.recommended.value ?? 0 }
     case 'pictures':

@@ -44,6 +44,7 @@ export function planWorkshop(input: PlanInput): Plan {
     kit,
     sessions: s.sessions,
     turns: s.turns.filter((t) => s.sessions.some((x) => x.id === split.split[t.stages[0]!])),
+    ownCautions: ownCautions(s),
     picture: s.picture,
     whites: s.resolved.whites,
     ink: s.resolved.print.ink,
@@ -76,6 +77,7 @@ export function planWorkshop(input: PlanInput): Plan {
       climate: s.house.climate,
       pieceName: s.kind.name,
       kind: s.kind.id,
+      ownCautions: ownCautions(s),
       now: s.now,
     }),
     goesHome: split.goesHome,
@@ -88,6 +90,9 @@ export function planWorkshop(input: PlanInput): Plan {
   plan.decisions = decide(s, plan)
   return plan
 }
+
+const ownCautions = (s: Situation) =>
+  (s.house.cautions ?? []).filter((c) => c.stage === null || s.resolved.stages.some((x) => x.id === c.stage))
 
 function planSplit(s: Situation): { split: Judged; splitChosen: boolean } {
   const { setting } = s

@@ -1,4 +1,4 @@
-import type { House } from '#core/house'
+import type { House, HouseCaution } from '#core/house'
 import type { KitLine, Seating } from '#core/kit'
 import type { Errand } from '#core/errands'
 import type { Orientation } from '#core/orientation'
@@ -103,6 +103,8 @@ export interface Plan {
   sessions: PlacedSession[]
   /** Stages that go in turns in class: races led table by table, and what only adults may touch. */
   turns: Turns[]
+  /** The house's own cautions that this plan's stages call for. */
+  ownCautions: HouseCaution[]
   picture: { widthMm: number; heightMm: number }
   whites: Whites
   ink: Ink | 'any'

@@ -48,6 +48,8 @@ export interface TakeHomeInput {
   pieceName: string
   now: Zoned
   kind: string
+  /** The house's own, beside the craft's. */
+  ownCautions?: { where: string; text: string; stage: string | null }[]
 }
 
 /** A sheet for each person, by seat. What a piece's own entry says goes before the plan; somebody who misses the session
@@ -92,11 +94,16 @@ function sheet(p: Participant, i: Sheeting): TakeHomeSheet {
             i,
           ),
     faults: steps.length > 0 ? i.resolved.recipe.faults : [],
-    cautions: cautionLines(
-      left.flatMap((s) => s.cautions),
-      p,
-      steps.length > 0,
-    ),
+    cautions: [
+      ...cautionLines(
+        left.flatMap((s) => s.cautions),
+        p,
+        steps.length > 0,
+      ),
+      ...(i.ownCautions ?? [])
+        .filter((c) => steps.length > 0 && (c.stage === null || left.some((s) => s.id === c.stage)))
+        .map((c) => `${c.where}: ${c.text}`),
+    ],
     care: i.resolved.recipe.care,
   }
 }

@@ -1,20 +1,23 @@
 <script setup lang="ts">
 import { mdiChevronDown, mdiRedo, mdiThemeLightDark, mdiUndo } from '@mdi/js'
-import { computed, onMounted, ref, watch } from 'vue'
+import { computed, defineAsyncComponent, onMounted, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { useTheme } from 'vuetify'
 import { pieceStates, type PieceState } from '#core/recipe'
 import ControlStrip from './ControlStrip.vue'
-import KeySheet from './KeySheet.vue'
 import { useDesk } from './desk'
 import { bindKeys } from './keys'
+
+// What a first view does not need is fetched when it is asked for.
+const KeySheet = defineAsyncComponent(() => import('./KeySheet.vue'))
+const NameSheet = defineAsyncComponent(() => import('./NameSheet.vue'))
+const WorkshopList = defineAsyncComponent(() => import('./WorkshopList.vue'))
 
 const desk = useDesk()
 const route = useRoute()
 const router = useRouter()
 const theme = useTheme()
 const keys = ref(false)
-const name = ref('')
 
 const id = computed(() => (typeof route.params['id'] === 'string' ? route.params['id'] : undefined))
 const workshop = computed(() => (id.value ? desk.workshop(id.value) : undefined))
@@ -91,13 +94,7 @@ const showValue = (v: unknown) => (v === null ? 'gone' : typeof v === 'object' ?
             ><button type="button" class="plain title" v-bind="p" :title="workshop.title">
               <span>{{ workshop.title }}</span><v-icon :icon="mdiChevronDown" size="20" /></button
           ></template>
-          <v-list
-            ><v-list-item
-              v-for="w in desk.workshops.filter((x) => !x.archivedAt)"
-              :key="w.id"
-              :title="w.title"
-              :to="`/w/${w.id}/bench/kit`"
-          /></v-list>
+          <WorkshopList />
         </v-menu>
         <strong v-else-if="house">{{ house.name }}</strong>
         <strong v-else>Both houses</strong>
@@ -155,15 +152,8 @@ const showValue = (v: unknown) => (v === null ? 'gone' : typeof v === 'object' ?
       </main>
     </div>
     <ControlStrip v-if="desk.ready" :counts="counts" :words="plan?.recipe.words ?? {}" :house="house ?? desk.houseList[0]" />
-    <KeySheet v-model="keys" />
-    <v-dialog :model-value="desk.ready && !desk.actor" max-width="420" persistent>
-      <form class="ask" @submit.prevent="desk.callMe(name.trim() || 'This device')">
-        <h2>What may this device call you?</h2>
-        <p class="two small">A first name is enough. It stands beside what you change, nowhere else.</p>
-        <v-text-field v-model="name" aria-label="First name" maxlength="40" autofocus />
-        <v-btn type="submit" color="primary" variant="flat">Go on</v-btn>
-      </form>
-    </v-dialog>
+    <KeySheet v-if="keys" v-model="keys" />
+    <NameSheet v-if="desk.ready && !desk.actor" />
   </v-app>
 </template>
 <style scoped>
@@ -228,6 +218,7 @@ nav {
 }
 .place {
   color: var(--text);
+  white-space: nowrap;
   text-decoration: none;
   font-weight: 600;
   display: grid;
@@ -294,18 +285,6 @@ nav {
   height: 22px;
   width: min(520px, 80%);
   background: var(--board);
-}
-.ask {
-  background: var(--stock);
-  border: 1.5px solid var(--text);
-  box-shadow: 6px 6px 0 0 var(--night);
-  padding: 24px;
-  display: grid;
-  gap: 12px;
-  justify-items: start;
-}
-.ask .v-input {
-  width: 100%;
 }
 @media (max-width: 760px) {
   .slug {

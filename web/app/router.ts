@@ -20,6 +20,7 @@ export const router = createRouter({
     { path: '/w/:id/sessions', name: 'sessions', component: () => import('../sessions/SessionsPage.vue') },
     { path: '/w/:id/take-home', name: 'take-home', component: () => import('../takehome/TakeHomePage.vue') },
     { path: '/w/:id/clinic', name: 'clinic', component: () => import('../clinic/ClinicPage.vue') },
+    { path: '/w/:id/safety', name: 'safety', component: () => import('../safety/SafetyPage.vue') },
     { path: '/clinic', name: 'clinic-alone', component: () => import('../clinic/ClinicPage.vue') },
     { path: '/craft/:section?', name: 'craft', component: () => import('../craft/CraftPage.vue') },
     { path: '/house/:house/recipes', name: 'recipes', component: () => import('../recipes/RecipesPage.vue') },

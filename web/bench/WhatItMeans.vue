@@ -106,7 +106,13 @@ const looks = computed(() => props.plan.findings)
       <p v-for="c in hands" :key="c.where" class="small two">
         <b>{{ c.where }}</b> {{ c.text }}
       </p>
-      <p class="small two">Labels and the house’s rules go before this.</p>
+      <p v-for="c in plan.ownCautions" :key="c.id" class="small two">
+        <b>{{ c.where }}</b> {{ c.text }} <span class="small">(the house’s)</span>
+      </p>
+      <p class="small two">
+        Labels and the house’s rules go before this.
+        <router-link class="room" :to="`/w/${$route.params['id']}/safety`">Safety sheet for the room</router-link>
+      </p>
     </section>
   </aside>
 </template>
@@ -166,6 +172,10 @@ const looks = computed(() => props.plan.findings)
 }
 .hands b {
   color: var(--text);
+}
+.room {
+  color: var(--text);
+  font-weight: 700;
 }
 .calm {
   margin-top: 12px;

@@ -25,4 +25,10 @@ p {
   margin: 0;
   color: var(--text);
 }
+@media (max-width: 760px) {
+  .pair {
+    grid-template-columns: 1fr;
+    gap: 4px;
+  }
+}
 </style>

@@ -284,7 +284,10 @@ h2 {
     grid-template-columns: minmax(0, 1fr);
   }
   .stages li {
-    grid-template-columns: 50px minmax(0, 1fr);
+    grid-template-columns: 40px minmax(0, 1fr);
+  }
+  .strip span {
+    display: none;
   }
   .hands {
     columns: 1;

@@ -15,6 +15,7 @@ import SegmentChoice from '../ui/SegmentChoice.vue'
 import SourceMark from '../ui/SourceMark.vue'
 import StepField from '../ui/StepField.vue'
 import ClimateField from './ClimateField.vue'
+import HouseCautions from './HouseCautions.vue'
 import type { House } from '#core/house'
 import { applyChanges, valueAt } from '#core/workshop'
 
@@ -274,6 +275,7 @@ const choose = (recipe: string, s: School, o: string) => {
         </div>
       </section>
     </div>
+    <HouseCautions :cautions="house.cautions ?? []" @set="(list, label) => set('cautions', list, label)" />
   </main>
 </template>
 <style scoped>

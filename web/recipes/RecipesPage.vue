@@ -234,13 +234,13 @@ const made = (o: OwnRecipe) => recipeById(o.recipe, o.version, all.value)
         <div class="row">
           <label
             ><span class="label">This</span
-            ><select v-model="left" class="field">
+            ><select v-model="left" class="field" aria-label="This recipe">
               <option value="">choose</option>
               <option v-for="r in all" :key="keyOf(r)" :value="keyOf(r)">{{ r.name }}, version {{ r.version }}</option>
             </select></label
           ><label
             ><span class="label">and this</span
-            ><select v-model="right" class="field">
+            ><select v-model="right" class="field" aria-label="The other recipe">
               <option value="">choose</option>
               <option v-for="r in all" :key="keyOf(r)" :value="keyOf(r)">{{ r.name }}, version {{ r.version }}</option>
             </select></label

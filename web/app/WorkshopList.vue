@@ -1,0 +1,11 @@
+<script setup lang="ts">
+import { useDesk } from './desk'
+
+/** The open workshops, to go from one to another. Fetched when the menu is first opened. */
+const desk = useDesk()
+</script>
+<template>
+  <v-list>
+    <v-list-item v-for="w in desk.workshops.filter((x) => !x.archivedAt)" :key="w.id" :title="w.title" :to="`/w/${w.id}/bench/kit`" />
+  </v-list>
+</template>

@@ -1,0 +1,89 @@
+<script setup lang="ts">
+import { uuidv7 } from 'uuidv7'
+import { ref } from 'vue'
+import type { HouseCaution } from '#core/house'
+import { recipes } from '#core/recipe'
+
+/** The house's own cautions: at a stage, or at all. They stand beside the craft's on bench, sheets and the room's sheet. */
+const props = defineProps<{ cautions: readonly HouseCaution[] }>()
+const emit = defineEmits<{ set: [HouseCaution[], string] }>()
+const stages = [...new Map(recipes.flatMap((r) => r.stages.map((s) => [s.id, s.name] as const)))].sort((a, b) => a[1].localeCompare(b[1]))
+const where = ref('')
+const text = ref('')
+const stage = ref('')
+function add() {
+  if (!where.value.trim() || !text.value.trim()) return
+  const c = { id: uuidv7(), where: where.value.trim(), text: text.value.trim(), stage: stage.value || null }
+  emit('set', [...props.cautions, c], `a caution was added: ${c.where.toLowerCase()}`)
+  where.value = text.value = stage.value = ''
+}
+const out = (c: HouseCaution) =>
+  emit(
+    'set',
+    props.cautions.filter((x) => x.id !== c.id),
+    `a caution was taken out: ${c.where.toLowerCase()}`,
+  )
+</script>
+<template>
+  <div class="own">
+    <h3>Cautions of the house <span class="two small light">beside the craft’s, which always stand</span></h3>
+    <ul>
+      <li v-for="c in cautions" :key="c.id">
+        <span
+          ><b>{{ c.where }}</b> {{ c.text }}
+          <span class="small two">{{ c.stage ? stages.find((s) => s[0] === c.stage)?.[1] : 'always' }}</span></span
+        ><v-btn :aria-label="`Take out: ${c.where}`" @click="out(c)">Take out</v-btn>
+      </li>
+    </ul>
+    <form @submit.prevent="add">
+      <label
+        ><span class="label">Where the hand is</span><input v-model="where" class="field" maxlength="40" placeholder="Radiator"
+      /></label>
+      <label class="wide"
+        ><span class="label">What to do</span><input v-model="text" class="field" maxlength="160" placeholder="no wet boards on it"
+      /></label>
+      <label
+        ><span class="label">At</span
+        ><select v-model="stage" class="field">
+          <option value="">always</option>
+          <option v-for="s in stages" :key="s[0]" :value="s[0]">{{ s[1] }}</option>
+        </select></label
+      >
+      <v-btn type="submit">Add it</v-btn>
+    </form>
+  </div>
+</template>
+<style scoped>
+.own {
+  border-top: 2px solid var(--text);
+  margin-top: 22px;
+  padding-top: 10px;
+}
+ul {
+  list-style: none;
+  padding: 0;
+  margin: 6px 0;
+}
+li {
+  display: flex;
+  justify-content: space-between;
+  align-items: center;
+  border-bottom: 1px solid var(--rule);
+  padding: 4px 0;
+}
+form {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 10px;
+  align-items: end;
+}
+.wide {
+  flex: 1 1 260px;
+}
+.wide input {
+  width: 100%;
+}
+.light {
+  font: 400 14px var(--f-text);
+}
+</style>

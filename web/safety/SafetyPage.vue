@@ -1,0 +1,187 @@
+<script setup lang="ts">
+import { computed, onBeforeUnmount, onMounted } from 'vue'
+import { useRoute } from 'vue-router'
+import { ageName } from '#core/phrases'
+import { ageBands, cautions, hazards, mayTouch } from '#core/recipe'
+import { useDesk } from '../app/desk'
+import LostPage from '../app/LostPage.vue'
+import HandSign from '../ui/HandSign.vue'
+import SourceMark from '../ui/SourceMark.vue'
+
+/** The safety sheet for the room: every caution of every stage in the plan, where it is done, and who may touch what. */
+const route = useRoute()
+const desk = useDesk()
+const id = computed(() => String(route.params['id']))
+const w = computed(() => desk.workshop(id.value))
+const house = computed(() => w.value && desk.house(w.value.houseId))
+const plan = computed(() => desk.plan(id.value))
+const say = computed(() => house.value && desk.say(house.value))
+const places = computed(() => {
+  const p = plan.value!
+  const own = (stage: string) => p.ownCautions.filter((c) => c.stage === stage)
+  const part = (place: string, name: string) => ({
+    name,
+    stages: p.stages
+      .filter((s) => p.split.split[s.id] === place)
+      .map((s) => ({ name: s.name, lines: [...s.cautions.map((c) => cautions[c]), ...own(s.id)] }))
+      .filter((s) => s.lines.length > 0),
+  })
+  return [
+    part('ahead', 'Ahead, by staff'),
+    ...p.sessions.map((s) => part(s.id, `Class ${s.number}, ${say.value!.at(s.from)}`)),
+    part('home', 'At home'),
+  ].filter((x) => x.stages.length)
+})
+const general = computed(() => plan.value!.ownCautions.filter((c) => c.stage === null))
+const here = computed(() => ageBands.filter((a) => w.value!.group.participants.some((p) => p.age === a)))
+const print = () => window.print()
+onMounted(() => window.addEventListener('imprenta:print', print))
+onBeforeUnmount(() => window.removeEventListener('imprenta:print', print))
+</script>
+<template>
+  <LostPage v-if="!w || !house || !plan" />
+  <main v-else class="page">
+    <div class="no-print tools">
+      <p class="two">Hang it where the hands are. Nothing that the plan does can be left off it.</p>
+      <v-btn color="primary" variant="flat" @click="print">Print it</v-btn>
+    </div>
+    <article class="paper">
+      <header>
+        <h1>Where the hands are</h1>
+        <p>{{ house.name }}<br />{{ w.title }}, {{ plan.recipe.name.toLowerCase() }}</p>
+      </header>
+      <p class="first">
+        <b>{{ plan.adults.needed }} {{ plan.adults.needed === 1 ? 'adult' : 'adults' }} in the room</b> <SourceMark mark="E" />. Product
+        labels, safety data sheets, the house’s rules, fire and youth-protection rules go before this sheet. Where licensed work is needed,
+        ask those licensed.
+      </p>
+      <table v-if="here.length" class="may">
+        <thead>
+          <tr>
+            <th>May touch <SourceMark mark="E" /></th>
+            <th v-for="a in here" :key="a">{{ ageName(a) }}</th>
+          </tr>
+        </thead>
+        <tbody>
+          <tr v-for="h in hazards" :key="h">
+            <th>{{ h }}</th>
+            <td v-for="a in here" :key="a">{{ mayTouch[h][a] }}</td>
+          </tr>
+        </tbody>
+      </table>
+      <section v-for="p in places" :key="p.name">
+        <h2>{{ p.name }}</h2>
+        <dl>
+          <template v-for="s in p.stages" :key="s.name">
+            <dt><HandSign /> {{ s.name }}</dt>
+            <dd>
+              <p v-for="l in s.lines" :key="l.where">
+                <b>{{ l.where }}</b> {{ l.text }}
+              </p>
+            </dd>
+          </template>
+        </dl>
+      </section>
+      <section v-if="general.length">
+        <h2>This house</h2>
+        <p v-for="c in general" :key="c.id">
+          <b>{{ c.where }}</b> {{ c.text }}
+        </p>
+      </section>
+      <footer>{{ house.name }}. E estimate. The house may be stricter.</footer>
+    </article>
+  </main>
+</template>
+<style scoped>
+.page {
+  padding: 14px 20px 40px;
+}
+.tools {
+  display: flex;
+  justify-content: space-between;
+  align-items: center;
+  max-width: 780px;
+  margin: 0 auto 12px;
+}
+.paper {
+  max-width: 780px;
+  margin: 0 auto;
+  background: #fff;
+  color: #241c17;
+  padding: 34px 40px;
+  box-shadow: 5px 5px 0 0 var(--night);
+  --text: #241c17;
+  --text-2: #5b5046;
+  --watch: #8a4b00;
+  --rule: #cdbfa8;
+}
+header {
+  display: flex;
+  justify-content: space-between;
+  border-bottom: 2px solid #241c17;
+  padding-bottom: 8px;
+}
+header p {
+  text-align: right;
+}
+.first {
+  font-size: 18px;
+  margin: 12px 0;
+}
+.may {
+  border-collapse: collapse;
+  margin-bottom: 6px;
+}
+.may th,
+.may td {
+  text-align: left;
+  padding: 4px 20px 4px 0;
+  border-bottom: 1px solid #cdbfa8;
+}
+h2 {
+  margin: 16px 0 4px;
+  border-top: 1.5px solid #241c17;
+  padding-top: 8px;
+}
+dl {
+  display: grid;
+  grid-template-columns: 210px 1fr;
+  margin: 0;
+}
+dt,
+dd {
+  border-bottom: 1px solid #cdbfa8;
+  padding: 5px 0;
+  margin: 0;
+  font-size: 17px;
+  break-inside: avoid;
+}
+dt {
+  font-weight: 700;
+}
+footer {
+  margin-top: 18px;
+  font-size: 14px;
+}
+@media (max-width: 700px) {
+  .paper {
+    padding: 20px;
+  }
+  dl {
+    grid-template-columns: 1fr;
+  }
+  dt {
+    border: 0;
+  }
+}
+@media print {
+  .page {
+    padding: 0;
+  }
+  .paper {
+    box-shadow: none;
+    padding: 0;
+    max-width: none;
+  }
+}
+</style>

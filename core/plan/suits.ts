@@ -57,7 +57,7 @@ const ways: Record<Suit['code'], (s: Situation, x: Suit) => Remedy[]> = {
       remedy('take-option', [choiceChange(s, x.school.id, x.option.id)], { question: x.school.question, option: x.option.name }),
     ),
     ...s.recipes
-      .filter((r) => r.whites === s.design.whites && s.design.material in r.surfaces)
+      .filter((r) => r.whites === s.design.whites && s.design.material in r.surfaces && r.id !== s.recipe.id)
       .map((r) => takeMethod(s, r.id))
       .slice(0, 2),
     remedy('any-whites', [{ path: designPath(s, 'whites'), before: s.design.whites ?? null, after: undefined }]),

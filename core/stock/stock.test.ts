@@ -107,6 +107,84 @@ describe('cutting stock', () => {
   })
 })
 
+describe('cutting from several lengths', () => {
+  const arb = fc.record({
+    pieces: fc.array(fc.record({ lengthMm: fc.integer({ min: 30, max: 95 }), count: fc.integer({ min: 1, max: 2 }) }), {
+      minLength: 1,
+      maxLength: 3,
+    }),
+    kerfMm: fc.integer({ min: 0, max: 4 }),
+    stock: fc.uniqueArray(fc.integer({ min: 100, max: 240 }), { minLength: 2, maxLength: 3 }),
+    prices: fc.array(fc.integer({ min: 50, max: 400 }), { minLength: 3, maxLength: 3 }),
+  })
+  it('costs what trying every way costs', () => {
+    fc.assert(
+      fc.property(arb, ({ pieces, kerfMm, stock, prices }) => {
+        const p = plan({ pieces, kerfMm, stock: stock.map((lengthMm, i) => ({ lengthMm, priceMinor: prices[i]! })) })
+        const wanted = pieces.flatMap((x) => Array.from({ length: x.count }, () => x.lengthMm + kerfMm))
+        expect(p.costMinor).toBe(
+          cheapestByTrying(
+            wanted,
+            stock.map((s, i) => ({ size: s + kerfMm, price: prices[i]! })),
+          ),
+        )
+        expect(p.proven).toBe(true)
+      }),
+      { seed: 3, numRuns: 80 },
+    )
+  })
+  it('a dearer length with room for all beats two cheap ones', () => {
+    const p = plan({
+      pieces: [{ lengthMm: 60, count: 3 }],
+      stock: [
+        { lengthMm: 100, priceMinor: 90 },
+        { lengthMm: 190, priceMinor: 200 },
+      ],
+      kerfMm: 2,
+    })
+    expect(p).toMatchObject({ costMinor: 200, lengths: [{ lengthMm: 190, cuts: [60, 60, 60] }], offcutsMm: [4] })
+  })
+  it('gives the same plan each time', () => {
+    const input = {
+      pieces: [
+        { lengthMm: 310, count: 7 },
+        { lengthMm: 205, count: 9 },
+        { lengthMm: 120, count: 11 },
+      ],
+      stock: [{ lengthMm: 2400 }, { lengthMm: 1200 }],
+      kerfMm: 3,
+    }
+    expect(JSON.stringify(plan(input))).toBe(JSON.stringify(plan(input)))
+  })
+})
+
+/** Every way of putting pieces into lengths of any kind: least cost. */
+function cheapestByTrying(wanted: number[], kinds: { size: number; price: number }[]): number {
+  let best = Infinity
+  const rooms: number[] = []
+  const put = (i: number, cost: number) => {
+    if (cost >= best) return
+    if (i === wanted.length) {
+      best = cost
+      return
+    }
+    rooms.forEach((room, k) => {
+      if (room < wanted[i]!) return
+      rooms[k] = room - wanted[i]!
+      put(i + 1, cost)
+      rooms[k] = room
+    })
+    for (const kind of kinds) {
+      if (kind.size < wanted[i]!) continue
+      rooms.push(kind.size - wanted[i]!)
+      put(i + 1, cost + kind.price)
+      rooms.pop()
+    }
+  }
+  put(0, 0)
+  return best
+}
+
 /** Every way of putting pieces into lengths, one piece after another. */
 function fewestByTrying(wanted: number[], capacity: number, kerf: number): number {
   let best = wanted.length

@@ -63,7 +63,7 @@ export const stickerSide = figure(50, 'mm', 'E')
 /** Pixels an inch at the printed size, turned whichever way fits better. */
 export function pixelsAnInch(pixels: { width: number; height: number }, widthMm: number, heightMm: number): number {
   const at = (w: number, h: number) => Math.min(w / widthMm, h / heightMm) * 25.4
-  return Math.floor(Math.max(at(pixels.width, pixels.height), at(pixels.height, pixels.width)))
+  return Math.floor(Math.max(at(pixels.width, pixels.height), at(pixels.height, pixels.width)) + 1e-6)
 }
 
 /** Whether pictures and prints suit the method: blockers (stop), warnings (look) and hints (note). Liquid ink runs in water, so

@@ -114,6 +114,57 @@ describe('every method, from group to take-home sheet', () => {
   })
 })
 
+describe('stage samples', () => {
+  test.each(recipes.map((r) => [r.name, r] as const))('%s: each sample says what it uses, and when it has to be begun', (_n, r) => {
+    const kind = pieceKinds.find((k) => k.id !== 'custom' && k.materials.some((m) => takesMaterial(r, m)))!
+    const plan = planWorkshop({ workshop: workshopOf(r, kind, 12), house, now })
+    expect(plan.stageSamples.map((x) => x.id)).toEqual(r.samples.map((x) => x.id))
+    for (const x of plan.stageSamples) {
+      expect(x.uses.length).toBeGreaterThan(0)
+      if (x.startBy) expect(plan.errands.find((e) => e.id === `sample-${x.id}`)).toMatchObject({ by: x.startBy, startBy: true })
+    }
+    // A sample further on never uses less, nor may be begun later.
+    const begun = plan.stageSamples.map((x) => x.startBy ?? '9')
+    plan.stageSamples.forEach((x, i) => {
+      const before = plan.stageSamples[i - 1]
+      if (before) expect(x.uses.length).toBeGreaterThanOrEqual(before.uses.length)
+    })
+    expect(begun).toHaveLength(r.samples.length)
+  })
+  it('none are made when none are wanted', () => {
+    const r = recipes[0]!
+    const w = workshopOf(r, pieceKinds[0]!, 12)
+    expect(planWorkshop({ workshop: { ...w, choices: { ...w.choices, samples: 0 } }, house, now }).stageSamples).toEqual([])
+  })
+})
+
+describe('the house’s own cautions', () => {
+  const own = [
+    { id: 'a', where: 'Radiator', text: 'no wet boards on it', stage: null },
+    { id: 'b', where: 'Old sink', text: 'turn it on slowly', stage: 'wet' },
+    { id: 'c', where: 'Kiln', text: 'is not ours', stage: 'fire' },
+  ]
+  const h = { ...house, cautions: own }
+  const r = recipes.find((x) => x.id === 'medium-transfer')!
+  it('stand in a plan whose stages call for them', () => {
+    const plan = planWorkshop({ workshop: workshopOf(r, pieceKinds[0]!, 4), house: h, now })
+    expect(plan.ownCautions.map((c) => c.where)).toEqual(['Radiator', 'Old sink'])
+  })
+  it('stand on the sheet of who still has that stage before them, and not on a finished one', () => {
+    const w = workshopOf(r, pieceKinds[0]!, 2)
+    const laid: Workshop = {
+      ...w,
+      pieces: [
+        { id: 'x', participant: 'p1', state: 'laid', laidAt: '2026-05-14T18:00:00-04:00[America/New_York]', asIs: true },
+        { id: 'y', participant: 'p2', state: 'sealed', laidAt: '2026-05-14T18:00:00-04:00[America/New_York]', asIs: true },
+      ],
+    }
+    const [one, two] = planWorkshop({ workshop: laid, house: h, now }).takeHome
+    expect(one!.cautions).toEqual(expect.arrayContaining(['Radiator: no wet boards on it', 'Old sink: turn it on slowly']))
+    expect(two!.cautions).toEqual([])
+  })
+})
+
 describe('what the craft asks of a plan', () => {
   const recipe = (id: string) => recipes.find((r) => r.id === id)!
   const kind = (id: string) => pieceKinds.find((k) => k.id === id)!

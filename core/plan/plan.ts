@@ -8,7 +8,7 @@ import { figuresOf } from './figures'
 import { findingsOf } from './findings'
 import { planAdults } from './adults'
 import { planKit, planPrints, planSpares, planTape } from './quantities'
-import type { Plan, PlanInput, Shelf } from './shapes'
+import type { Plan, PlanInput, Shelf, StageSample } from './shapes'
 import { situate, type Situation } from './situation'
 
 /** A workshop's whole plan, with its reasons. Pure and deterministic: the same input gives the same plan, in browser and
@@ -81,10 +81,12 @@ export function planWorkshop(input: PlanInput): Plan {
       now: s.now,
     }),
     goesHome: split.goesHome,
+    stageSamples: [],
     findings: [],
     decisions: [],
     figures: {},
   }
+  plan.stageSamples = samples.count > 0 ? stageSamples(s, plan) : []
   plan.figures = figuresOf(s, plan)
   plan.findings = findingsOf(s, plan)
   plan.decisions = decide(s, plan)
@@ -104,6 +106,17 @@ function planSplit(s: Situation): { split: Judged; splitChosen: boolean } {
   )
   if (wanted.length === 0) return { split: intended, splitChosen: false }
   return { split: judgeSplit({ ...intended.split, ...Object.fromEntries(wanted) }, setting), splitChosen: true }
+}
+
+function stageSamples(s: Situation, plan: Plan): StageSample[] {
+  return s.recipe.samples.flatMap((sample) => {
+    const last = s.resolved.stages.findIndex((x) => x.id === sample.after)
+    if (last < 0) return []
+    const behind = new Set(s.resolved.stages.slice(0, last + 1).map((x) => x.id))
+    const begun = plan.errands.find((e) => e.id === `sample-${sample.id}`)
+    const uses = plan.kit.filter((l) => !l.durable && l.stages.some((x) => behind.has(x))).map((l) => l.name.toLowerCase())
+    return [{ id: sample.id, name: sample.name, ...(begun && { startBy: begun.by }), uses }]
+  })
 }
 
 function proposals(s: Situation, split: Judged): Plan['proposals'] {

@@ -77,6 +77,15 @@ export interface PrintPlan {
   orientation: Orientation
 }
 
+/** A stage sample: what it shows, when it has to be begun so that it shows that, and what it uses up. */
+export interface StageSample {
+  id: string
+  name: string
+  /** Left out where it is made within the hour of setting up. */
+  startBy?: Zoned
+  uses: string[]
+}
+
 export interface Shelf {
   from: Zoned
   to: Zoned
@@ -98,6 +107,7 @@ export interface Plan {
   print: PrintPlan
   spares: { count: number; sure: number; chosen: boolean }
   samples: { count: number; chosen: boolean }
+  stageSamples: StageSample[]
   tape?: StripLayout
   kit: KitLine[]
   sessions: PlacedSession[]

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { blankMaterial, cautions, type MaterialUse, type Recipe } from '#core/recipe'
+import { blankMaterial, cautions, compareRecipes, recipeById, type MaterialUse, type Recipe } from '#core/recipe'
 import { materialOf } from '#core/kit'
 import { sayMinutes, stateWord } from '#core/phrases'
 import type { Figure } from '#core/reasons'
@@ -12,6 +12,10 @@ import StageDrawing from './StageDrawing.vue'
 
 /** A method as a spread of two sheets: what it is, its stages with drawings and cues, materials, and where practitioners differ. */
 const props = defineProps<{ recipe: Recipe }>()
+const practice = computed(() => props.recipe.from && recipeById(props.recipe.from.id, props.recipe.from.version))
+const differs = computed(() => (practice.value ? compareRecipes(practice.value, props.recipe) : []))
+const told = (x: string | Figure | null) =>
+  x === null ? 'nothing' : typeof x === 'string' ? x : `${x.value}${x.unit === 'count' ? '' : ` ${x.unit}`}`
 const whites = { clear: 'clear', surface: 'the surface', white: 'white' }
 const sittings = computed(() => (props.recipe.stages.some((s) => s.then?.cures) ? 'two' : 'one'))
 const half = computed(() => Math.ceil(props.recipe.stages.length / 2))
@@ -40,6 +44,16 @@ const amount = (m: MaterialUse): [string, Figure | undefined] => {
           <div>
             <h1>{{ recipe.name }}</h1>
             <p class="lead">{{ recipe.summary }} It looks {{ recipe.look }}.</p>
+            <template v-if="differs.length">
+              <p class="ink">
+                <b>Differs from {{ practice!.name }}, version {{ recipe.version }}</b> {{ recipe.note }}
+              </p>
+              <ul class="differs small">
+                <li v-for="x in differs" :key="x.what">
+                  {{ x.what }}: <b class="ink">{{ told(x.after) }}</b>, practice {{ told(x.before) }}
+                </li>
+              </ul>
+            </template>
           </div>
           <dl class="facts">
             <dt>Sittings</dt>

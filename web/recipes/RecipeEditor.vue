@@ -74,6 +74,16 @@ const value = (e: Event) => (e.target as HTMLInputElement).value
               :differs="figureAt(`stages/${s.id}/minutes`, s.minutes) !== s.minutes.value"
               :practice="`${s.minutes.value}`"
           /></label>
+          <label v-if="s.then && !s.then.cures && s.then.least.value > 0"
+            ><span class="label">then at least</span
+            ><input
+              class="field num"
+              inputmode="decimal"
+              :value="figureAt(`stages/${s.id}/then/least`, s.then.least)"
+              @change="setFigure(`stages/${s.id}/then/least`, value($event), s.then.least)" /><ChangeMark
+              :differs="figureAt(`stages/${s.id}/then/least`, s.then.least) !== s.then.least.value"
+              :practice="`${s.then.least.value}`"
+          /></label>
           <label v-if="s.then?.most"
             ><span class="label">then within</span
             ><input

@@ -123,6 +123,7 @@ onBeforeUnmount(() => window.removeEventListener('imprenta:print', print))
         </p></template
       >
       <p v-else class="two">{{ homeGroupName(sheet.group) }}: nothing to wait for.</p>
+      <router-link class="clinic" :to="`/w/${workshop!.id}/clinic?piece=${sheet.participant}`">Something is wrong with it</router-link>
       <label class="opt"
         ><span>Goes home</span
         ><select :value="sheet.state" @change="setPiece(($event.target as HTMLSelectElement).value as PieceState, stored?.laidAt ?? null)">
@@ -184,6 +185,13 @@ onBeforeUnmount(() => window.removeEventListener('imprenta:print', print))
   </main>
 </template>
 <style scoped>
+.clinic {
+  display: block;
+  color: var(--text);
+  font-weight: 700;
+  padding: 11px 0;
+  border-bottom: 1px solid var(--rule);
+}
 .page {
   display: grid;
   grid-template-columns: 300px minmax(0, 1fr) 320px;

@@ -1,5 +1,8 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import { useRoute } from 'vue-router'
+import { useDesk } from '../app/desk'
+import { craftPassage } from './craftPassage'
 import type { Difference, PlanFigure } from '#core/plan'
 import type { Phrases } from '#core/phrases'
 import ChangeCaret from './ChangeCaret.vue'
@@ -14,6 +17,13 @@ const props = defineProps<{
   text?: string
   quiet?: boolean
 }>()
+const route = useRoute()
+const desk = useDesk()
+/** Where the craft book says more about this rule; figures of pure counting have nothing there. */
+const book = computed(() => {
+  const recipe = typeof route.params['id'] === 'string' ? desk.plan(route.params['id'])?.recipe.id : undefined
+  return recipe && craftPassage(props.figure.because.rule, recipe)
+})
 const shown = computed(() => props.text ?? props.say.amount(props.figure.value, props.figure.unit, props.figure.noun))
 const inputs = computed(() => props.figure.because.inputs.map((i) => ({ ...props.say.input(i), mark: i.mark, byDefault: i.default })))
 </script>
@@ -36,6 +46,7 @@ const inputs = computed(() => props.figure.because.inputs.map((i) => ({ ...props
             <dd>{{ i.value }} <SourceMark v-if="i.mark" :mark="i.mark" /><span v-if="i.byDefault" class="two"> default</span></dd>
           </template>
         </dl>
+        <router-link v-if="book" class="small book" :to="book">In the craft book</router-link>
       </div>
     </v-menu>
     <SourceMark v-if="figure.because.mark === 'E' || figure.because.inputs.some((i) => i.mark)" :mark="figure.because.mark" />
@@ -59,6 +70,10 @@ const inputs = computed(() => props.figure.because.inputs.map((i) => ({ ...props
 .open:focus-visible {
   outline: 3px solid var(--ink);
   outline-offset: 2px;
+}
+.book {
+  color: var(--ink);
+  font-weight: 700;
 }
 .why {
   background: var(--stock);

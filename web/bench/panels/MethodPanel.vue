@@ -110,6 +110,16 @@ function say1(s: School, o: Option): string {
         <p v-if="effects[s.id]" class="small ink">{{ effects[s.id] }}</p>
       </div>
     </div>
+    <template v-if="plan.stageSamples.length">
+      <h3 class="gap">Samples to show <span class="two small light">a finished one is believed, a hazy one is understood</span></h3>
+      <ul class="samples">
+        <li v-for="x in plan.stageSamples" :key="x.id">
+          <b>{{ x.name }}</b>
+          <span>{{ x.startBy ? `begin by ${say.at(x.startBy)}` : 'made while setting up' }}</span>
+          <span class="small two">uses {{ x.uses.join(', ') }}</span>
+        </li>
+      </ul>
+    </template>
     <div class="between">
       <h3 class="gap">How you know</h3>
       <router-link class="more" :to="`/craft/${recipe.from?.id ?? recipe.id}`">Read it in the craft book</router-link>
@@ -123,6 +133,17 @@ function say1(s: School, o: Option): string {
   </div>
 </template>
 <style scoped>
+.samples {
+  list-style: none;
+  padding: 0;
+}
+.samples li {
+  display: grid;
+  grid-template-columns: 150px 170px 1fr;
+  gap: 12px;
+  border-bottom: 1px solid var(--rule);
+  padding: 4px 0;
+}
 .head {
   display: flex;
   gap: 24px;
@@ -194,6 +215,7 @@ function say1(s: School, o: Option): string {
 }
 @media (max-width: 760px) {
   .schools,
+  .samples li,
   .cues li {
     grid-template-columns: 1fr;
   }

@@ -19,6 +19,7 @@ import LengthField from '../../ui/LengthField.vue'
 import PieceDrawing from '../../ui/PieceDrawing.vue'
 import SheetDrawing from '../../ui/SheetDrawing.vue'
 import HouseDrawing from '../../ui/HouseDrawing.vue'
+import SourceMark from '../../ui/SourceMark.vue'
 import StepField from '../../ui/StepField.vue'
 import type { Bench } from '../useBench'
 
@@ -55,6 +56,10 @@ const fits = (m: string) => recipeNow.value?.surfaces[m]?.note
 const strip = computed(() =>
   accordionStrip(plan.value.picture.widthMm, d.value.panels ?? (kind.value.measure.by === 'panels' ? kind.value.measure.usual.value : 2)),
 )
+const footprint = computed(() => {
+  const room = (mm: number) => showLength(Math.round(mm + 2 * kind.value.spacing.value), sizeUnit(house.value))
+  return `${room(d.value.width.mm)} × ${room(kind.value.measure.by === 'wrap' ? d.value.width.mm : d.value.height.mm)}`
+})
 const measureRule = computed(() => {
   const m = kind.value.measure
   const say = (mm: number) => showLength(mm, sizeUnit(house.value))
@@ -74,7 +79,9 @@ const handMm = computed(() => (child.value ? 150 : 185))
       <h1>Piece</h1>
       <p>
         <b>Everybody makes {{ /^[aeio]/.test(named) ? 'an' : 'a' }} {{ named }}.</b>{{ ' ' }}
-        <span class="small two">Dries {{ kind.dries }}. For the way home: {{ kind.goesHome }}.</span>
+        <span class="small two"
+          >Dries {{ kind.dries }}, on {{ footprint }} of shelf <SourceMark mark="E" />. For the way home: {{ kind.goesHome }}.</span
+        >
       </p>
     </div>
     <div class="shelf" role="radiogroup" aria-label="Kind of piece">

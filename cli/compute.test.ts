@@ -1,3 +1,4 @@
+import { recipes } from '#core/recipe'
 import { execFileSync, spawnSync } from 'node:child_process'
 import { mkdtempSync, rmSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
@@ -65,6 +66,28 @@ describe('bin/compute', () => {
     const { status, stdout, error } = run(args, input)
     expect([status, stdout, error().path]).toEqual([2, '', path])
     expect(error().remedy).not.toBe('')
+  })
+  it('cuts stock, and plans every method in one call', () => {
+    const stock = run(['stock'], JSON.stringify({ pieces: [{ lengthMm: 152, count: 18 }], stock: [{ lengthMm: 2400 }], kerfMm: 3 }))
+    expect(JSON.parse(stock.stdout)).toMatchObject({ lowerBound: 2, offcutsMm: [75, 1935] })
+    const [workshop] = demoWorkshops('2026-05-15')
+    const inputs = recipes.map((r) => ({
+      workshop: {
+        ...workshop!,
+        pieces: [],
+        designs: [
+          { ...workshop!.designs[0]!, material: Object.keys(r.surfaces)[0]!, recipe: { id: r.id, version: r.version }, choices: {} },
+        ],
+      },
+      house: demoHouses[0]!,
+      now: '2026-05-12T09:00:00-04:00[America/New_York]',
+    }))
+    const plans = JSON.parse(run(['plan'], JSON.stringify(inputs)).stdout) as {
+      recipe: { id: string }
+      said: { findings: { title: string }[] }
+    }[]
+    expect(plans.map((p) => p.recipe.id)).toEqual(recipes.map((r) => r.id))
+    for (const p of plans) for (const f of p.said.findings) expect(f.title).not.toBe('')
   })
   it('answers from any folder', () => {
     expect(

@@ -109,14 +109,18 @@ const cells = computed(() =>
 }
 .three {
   display: grid;
-  grid-template-columns: repeat(3, 1fr);
+  grid-template-columns: 1fr 0.8fr 1.7fr;
   gap: 12px;
 }
 .cell {
   border-top: 1px solid var(--edge);
   line-height: 1.3;
 }
-.cell :deep(.value) {
+.cell :deep(.because) {
+  white-space: normal;
+}
+.cell :deep(.open) {
   font-size: 19px;
+  text-align: left;
 }
 </style>

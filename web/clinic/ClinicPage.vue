@@ -154,6 +154,9 @@ const missing = computed(() => id.value !== undefined && !w.value)
           ><span class="sr">{{ s.look }} Feels: {{ s.feel }}</span>
         </button>
       </div>
+      <p v-for="s in symptoms.filter((x) => seen.includes(x.id))" :key="s.id" class="small told-look">
+        <b>{{ s.name }}</b> {{ s.look }} <span class="two">To the finger: {{ s.feel.toLowerCase() }}</span>
+      </p>
       <template v-if="looks.length">
         <h3 class="closer">Look closer</h3>
         <SegmentChoice
@@ -299,6 +302,9 @@ const missing = computed(() => id.value !== undefined && !w.value)
   color: var(--ink);
   font-weight: 700;
   box-shadow: 0 0 0 3px var(--ink);
+}
+.told-look {
+  margin-top: 8px;
 }
 .closer {
   border-top: 2px solid var(--text);

@@ -84,7 +84,7 @@ const night = (r: Row, s: string) => s === 'cured' && r.recipe.stages.some((x) =
         }}</span></span
       >
       <span v-for="c in cells(r)" :key="c[0]" class="cell" :class="weight(r, c[1])"
-        ><span class="sr">{{ c[0] }}: </span><VerdictShape v-if="weight(r, c[1]) !== 'fine'" :state="mark(r, c[1])" :size="12" />{{
+        ><span class="sr">{{ c[0] }}: </span><VerdictShape v-if="weight(r, c[1]) !== 'fine'" :state="mark(r, c[1])" :size="11" />{{
           c[2]
         }}</span
       >
@@ -103,9 +103,6 @@ const night = (r: Row, s: string) => s === 'cured' && r.recipe.stages.some((x) =
   align-items: center;
   text-align: left;
   font-size: 14px;
-}
-.heads .cell {
-  overflow-wrap: normal;
 }
 .cell:last-child {
   justify-content: flex-end;
@@ -131,7 +128,8 @@ const night = (r: Row, s: string) => s === 'cured' && r.recipe.stages.some((x) =
   outline-offset: -3px;
 }
 .name {
-  font: 750 19px/1.1 var(--f-head);
+  font: 750 18.5px/1.1 var(--f-head);
+  white-space: nowrap;
 }
 .verdict {
   grid-column: 2 / -1;
@@ -202,7 +200,7 @@ const night = (r: Row, s: string) => s === 'cured' && r.recipe.stages.some((x) =
   gap: 2px;
   align-items: center;
   min-width: 0;
-  overflow-wrap: anywhere;
+  white-space: nowrap;
   line-height: 1.05;
 }
 .cell.look {

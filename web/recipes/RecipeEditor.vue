@@ -55,7 +55,13 @@ const value = (e: Event) => (e.target as HTMLInputElement).value
     <ol class="stages">
       <li v-for="s in stages" :key="s.id" :class="{ gone: of.dropped(`stages/${s.id}`) }">
         <div class="head">
-          <b>{{ s.name }}</b>
+          <input
+            class="field named"
+            maxlength="60"
+            :aria-label="`Name of ${s.name}`"
+            :value="textAt(`stages/${s.id}/name`, s.name)"
+            @change="value($event).trim() && of.set(`stages/${s.id}/name`, value($event).trim(), s.name)"
+          /><ChangeMark :differs="textAt(`stages/${s.id}/name`, s.name) !== s.name" :practice="s.name" />
           <v-checkbox
             v-if="!s.makes && !s.then?.makes"
             :model-value="!of.dropped(`stages/${s.id}`)"
@@ -120,7 +126,13 @@ const value = (e: Event) => (e.target as HTMLInputElement).value
             :disabled="of.dropped(`materials/${m.material}`)"
             :value="figureAt(`materials/${m.material}/amount`, m.amount)"
             @change="setFigure(`materials/${m.material}/amount`, value($event), m.amount)" /></label
-        ><span class="small two">{{ m.amount.unit === 'mm' ? 'mm ' : '' }}for each {{ 'per' in m ? m.per : m.basis }}</span>
+        ><input
+          class="field"
+          maxlength="80"
+          :aria-label="`Note on ${materialOf(m.material).name}`"
+          :value="textAt(`materials/${m.material}/note`, m.note)"
+          @change="of.set(`materials/${m.material}/note`, value($event).trim() || m.note, m.note)"
+        /><span class="small two">{{ m.amount.unit === 'mm' ? 'mm ' : '' }}for each {{ 'per' in m ? m.per : m.basis }}</span>
         <ChangeMark :differs="figureAt(`materials/${m.material}/amount`, m.amount) !== m.amount.value" :practice="`${m.amount.value}`" />
         <v-checkbox
           :model-value="!of.dropped(`materials/${m.material}`)"
@@ -168,6 +180,10 @@ const value = (e: Event) => (e.target as HTMLInputElement).value
   display: flex;
   gap: 20px;
 }
+.named {
+  width: 100%;
+  font-weight: 700;
+}
 .num {
   width: 84px;
 }
@@ -179,7 +195,7 @@ ul {
 }
 .stages li {
   display: grid;
-  grid-template-columns: 170px 100px 100px 1fr 1fr;
+  grid-template-columns: 200px 100px 100px 1fr 1fr;
   gap: 10px;
   padding: 8px 0;
   border-bottom: 1px solid var(--rule);
@@ -207,13 +223,13 @@ textarea.field {
   font-size: 14.5px;
 }
 .gone > b,
-.gone .head b {
+.gone .named {
   text-decoration: line-through;
   color: var(--text-2);
 }
 .things li {
   display: grid;
-  grid-template-columns: 190px 90px 130px 1fr auto;
+  grid-template-columns: 180px 90px minmax(120px, 1fr) 110px 130px auto;
   gap: 10px;
   align-items: center;
   border-bottom: 1px solid var(--rule);

@@ -6,7 +6,10 @@ export default defineConfig({
   test: {
     server: { deps: { inline: ['vuetify'] } },
     projects: [
-      { extends: true, test: { name: 'core', include: ['core/**/*.test.ts', 'cli/**/*.test.ts'], environment: 'node' } },
+      {
+        extends: true,
+        test: { name: 'core', include: ['core/**/*.test.ts', 'cli/**/*.test.ts'], environment: 'node', testTimeout: 60_000 },
+      },
       { extends: true, test: { name: 'web', include: ['web/**/*.test.ts'], environment: 'node' } },
       {
         extends: true,

@@ -1,4 +1,5 @@
 import type { House } from '#core/house'
+import { figure } from '#core/reasons'
 import { sizeUnit, paperMm, printersOf, recipesOf } from '#core/house'
 import { seatTables, type Seating } from '#core/kit'
 import {
@@ -47,6 +48,9 @@ export interface Situation {
   now: Zoned
 }
 
+/** From this face on a piece counts as large, in mm2: about 20 by 20 cm. */
+const largePiece = figure(40_000, 'mm', 'E')
+
 export const hoursOf = (house: House): Hours => ({ week: house.hours, closedDays: house.closedDays, timeZone: house.timeZone })
 
 export function situate({ workshop, house, recipes = recipesOf(house), evidence = {}, now }: PlanInput): Situation {
@@ -56,10 +60,13 @@ export function situate({ workshop, house, recipes = recipesOf(house), evidence 
   const recipe = found ?? latestRecipe(design.recipe.id, recipes) ?? recipes[0]!
   const people = workshop.group.participants.length
   const unit = sizeUnit(house)
-  const resolved = resolveRecipe(recipe, design.choices, house.recipeChoices[recipe.id] ?? {}, blankSurface(design.material))
   const ages = ageBands
     .map((age) => ({ age, people: workshop.group.participants.filter((p) => p.age === age).length }))
     .filter((a) => a.people > 0)
+  const most = [...ages].sort((a, b) => b.people - a.people)[0]?.age
+  const large = design.width.mm * design.height.mm >= largePiece.value
+  const usualFor = [design.material, kind.id, ...(most ? [most] : []), ...(large ? ['large'] : [])]
+  const resolved = resolveRecipe(recipe, design.choices, house.recipeChoices[recipe.id] ?? {}, blankSurface(design.material), usualFor)
   const turns = turnsOf(resolved, { ages, adults: 1 + workshop.group.helpers })
   const sessions = placeSessions(workshop.sessions, hoursOf(house), now)
   const named = kind.id === 'custom' && design.called ? design.called : kind.name

@@ -5,7 +5,19 @@ import { recipesOf, type House } from '#core/house'
 import { recipeCard } from '#core/phrases'
 import { planWorkshop } from '#core/plan'
 import { BadInput } from '#core/reasons'
-import { checkRecipe, compareRecipes, latestRecipe, makeRecipe, recipes, type OwnRecipe, type RecipeEdit } from '#core/recipe'
+import {
+  ageBands,
+  checkRecipe,
+  chosenOption,
+  compareRecipes,
+  pieceKinds,
+  woods,
+  latestRecipe,
+  makeRecipe,
+  recipes,
+  type OwnRecipe,
+  type RecipeEdit,
+} from '#core/recipe'
 
 const own = (edits: RecipeEdit[], more: Partial<OwnRecipe> = {}): OwnRecipe => ({
   id: 'marsh-v1',
@@ -87,6 +99,36 @@ describe('a recipe of the house', () => {
   it('a recipe that cannot be made does not take the house down with it', () => {
     const house = { ...demoHouses[0]!, recipes: [own([{ drop: 'stages/lay' }]), own([], { id: 'good', recipe: 'good' })] }
     expect(recipesOf(house).map((r) => r.id)).toEqual([...recipes.map((r) => r.id), 'good'])
+  })
+})
+
+describe('what is usual for this piece and group', () => {
+  const chosen = (situation: string[], plan = {}, h = {}, id = 'medium-transfer') =>
+    Object.fromEntries(latestRecipe(id)!.schools.map((s) => [s.id, chosenOption(s, plan, h, situation)]))
+  test.each([
+    ['adults on plywood', ['plywood', 'plaque', 'adult'], { 'coat-where': 'surface', thickness: 'moderate', 'rub-with': 'finger' }],
+    ['children', ['plywood', 'plaque', '8-12'], { 'coat-where': 'print' }],
+    ['a stone, whoever makes it', ['slate', 'stone', 'adult'], { 'coat-where': 'print' }],
+    ['canvas', ['canvas', 'canvas', 'adult'], { thickness: 'generous' }],
+    ['a large piece', ['pine', 'block', 'adult', 'large'], { 'rub-with': 'cloth' }],
+  ])('%s', (_name, situation, expected) => {
+    const found = chosen(situation)
+    for (const [school, option] of Object.entries(expected)) {
+      expect([school, found[school]!.option.id]).toEqual([school, option])
+      expect(found[school]!.by).toBe('default')
+    }
+  })
+  it('the house goes before it, the plan before both', () => {
+    expect(chosen(['canvas'], {}, { thickness: 'light' })['thickness']).toMatchObject({ option: { id: 'light' }, by: 'house' })
+    expect(chosen(['canvas'], { thickness: 'heavy' }, { thickness: 'light' })['thickness']).toMatchObject({
+      option: { id: 'heavy' },
+      by: 'plan',
+    })
+  })
+  it('names only surfaces, pieces, ages and “large”', () => {
+    const known = new Set<string>([...woods.map((w) => w.id), ...pieceKinds.map((k) => k.id), ...ageBands, 'large'])
+    for (const r of recipes)
+      for (const s of r.schools) for (const o of s.options) for (const x of o.usualFor ?? []) expect(known).toContain(x)
   })
 })
 

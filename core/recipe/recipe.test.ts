@@ -136,7 +136,8 @@ describe('choices', () => {
     })
     const plan = (choices: Record<string, string>) =>
       planWorkshop({ workshop: made(choices), house: demoHouses[0]!, now: '2026-05-13T09:00:00-04:00[America/New_York]' })
-    const [before, after] = [plan({}), plan({ [school]: option })]
+    const usual = recipe.schools.find((s) => s.id === school)!.default
+    const [before, after] = [plan({ [school]: usual }), plan({ [school]: option })]
     const told = (p: typeof before) => JSON.stringify([p.stages, p.materials, p.split.cure, p.print.mirrored, p.ink, p.whites])
     expect(difference(before, after).length > 0 || told(before) !== told(after)).toBe(true)
   })

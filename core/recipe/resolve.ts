@@ -31,19 +31,26 @@ export const tapeWidth = figure(48, 'mm', 'P')
 
 type Choices = Record<string, string>
 
-/** The plan's choice, else the house's, else the recipe's default. A choice that the school does not know is passed over. */
-export function chosenOption(school: School, plan: Choices, house: Choices): Chosen {
+/** The plan's choice, else the house's, else what is usual for this piece and group, else the recipe's default. A choice that the school does not know is passed over. */
+export function chosenOption(school: School, plan: Choices, house: Choices, situation: readonly string[] = []): Chosen {
   const find = (id: string | undefined) => school.options.find((o) => o.id === id)
   const mine = find(plan[school.id])
   if (mine) return { school, option: mine, by: 'plan' }
   const theirs = find(house[school.id])
   if (theirs) return { school, option: theirs, by: 'house' }
-  return { school, option: find(school.default)!, by: 'default' }
+  const usual = school.options.find((o) => o.usualFor?.some((x) => situation.includes(x)))
+  return { school, option: usual ?? find(school.default)!, by: 'default' }
 }
 
 /** Applies the choices of the plan and the house. Pure data: no method is known by name. */
-export function resolveRecipe(recipe: Recipe, plan: Choices, house: Choices, bare: Surface): ResolvedRecipe {
-  const chosen = recipe.schools.map((school) => chosenOption(school, plan, house))
+export function resolveRecipe(
+  recipe: Recipe,
+  plan: Choices,
+  house: Choices,
+  bare: Surface,
+  situation: readonly string[] = [],
+): ResolvedRecipe {
+  const chosen = recipe.schools.map((school) => chosenOption(school, plan, house, situation))
   const effects = chosen.flatMap((c) => c.option.effects)
   const all = <K extends Effect['kind']>(kind: K) => effects.filter((e): e is Extract<Effect, { kind: K }> => e.kind === kind)
   const rounds = all('rounds').at(-1)?.rounds ?? recipe.rounds.usual.value

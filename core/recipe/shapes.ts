@@ -116,7 +116,7 @@ export interface Option {
   /** What this school believes and what it is good for. */
   believes: string
   effects: Effect[]
-  /** Age bands or surfaces it is the usual way for; a hint only. */
+  /** Blank materials, kinds of piece, age bands (the most of the group) or "large" for which it is our default instead. */
   usualFor?: string[]
 }
 

@@ -127,7 +127,7 @@ export const gessoGround: Recipe = {
       options: [
         { id: 'smooth', name: 'smooth', believes: 'One thin quick wet coat; pressed with a card.', effects: [] },
         { id: 'texture', name: 'texture', believes: 'Ridges built the day before; pressed with a cloth; gaps belong to it.', effects: [{ kind: 'include-stage', stage: 'texture' }, { kind: 'minutes', stage: 'lay', figure: figure(5, 'min', 'E') }, { kind: 'cues', stage: 'lay', pass: 'Pressed into the hollows with a cloth; back clean.', fail: 'Bridges over the hollows, or gesso on its back.' }] },
-        { id: 'bare cloth', name: 'bare cloth', believes: 'Muslin: worked in twice, the second time wet.', effects: [{ kind: 'coat', coat: 'generous' }, { kind: 'minutes', stage: 'coat', figure: figure(5, 'min', 'E') }] },
+        { id: 'bare cloth', name: 'bare cloth', believes: 'Muslin: worked in twice, the second time wet.', usualFor: ['muslin'], effects: [{ kind: 'coat', coat: 'generous' }, { kind: 'minutes', stage: 'coat', figure: figure(5, 'min', 'E') }] },
       ],
     },
     {

@@ -145,8 +145,8 @@ export const mediumTransfer: Recipe = {
     {
       id: 'coat-where', question: 'Coat the', default: 'surface', why: 'Evener, and the print stays flat.',
       options: [
-        { id: 'surface', name: 'surface', believes: 'Evener, the print stays flat.', usualFor: ['adult'], effects: [] },
-        { id: 'print', name: 'print', believes: 'Easy at a child’s seat, and on small or curved pieces.', usualFor: ['under-8', '8-12'], effects: [{ kind: 'minutes', stage: 'coat', figure: figure(5, 'min', 'E') }, { kind: 'cues', stage: 'coat', pass: 'Print evenly wet to its edges, its back clean.', fail: 'Missed spots, or medium on the back.' }] },
+        { id: 'surface', name: 'surface', believes: 'Evener, the print stays flat.', effects: [] },
+        { id: 'print', name: 'print', believes: 'Easy at a child’s seat, and on small or curved pieces.', usualFor: ['under-8', '8-12', 'stone', 'ornament'], effects: [{ kind: 'minutes', stage: 'coat', figure: figure(5, 'min', 'E') }, { kind: 'cues', stage: 'coat', pass: 'Print evenly wet to its edges, its back clean.', fail: 'Missed spots, or medium on the back.' }] },
       ],
     },
     {
@@ -154,7 +154,7 @@ export const mediumTransfer: Recipe = {
       options: [
         { id: 'light', name: 'light', believes: 'Dries fast; a missed spot is a blank.', effects: [{ kind: 'coat', coat: 'light' }] },
         { id: 'moderate', name: 'moderate', believes: 'Even and moderate.', effects: [{ kind: 'coat', coat: 'moderate' }] },
-        { id: 'generous', name: 'generous', believes: 'For canvas and rough wood; dries longer.', effects: [{ kind: 'coat', coat: 'generous' }] },
+        { id: 'generous', name: 'generous', believes: 'For canvas and rough wood; dries longer.', usualFor: ['canvas', 'muslin'], effects: [{ kind: 'coat', coat: 'generous' }] },
         { id: 'heavy', name: 'heavy', believes: 'So thick that the picture nearly disappears.', effects: [{ kind: 'coat', coat: 'heavy' }] },
       ],
     },
@@ -181,7 +181,7 @@ export const mediumTransfer: Recipe = {
       id: 'rub-with', question: 'Rub with', default: 'finger', why: 'Feels the paper and adds no water.',
       options: [
         { id: 'finger', name: 'finger', believes: 'Feels the paper, adds no water.', effects: [] },
-        { id: 'cloth', name: 'cloth', believes: 'Faster on large pieces; takes ink more easily.', effects: [
+        { id: 'cloth', name: 'cloth', believes: 'Faster in round 1 of large pieces; takes ink more easily.', usualFor: ['large'], effects: [
           { kind: 'minutes', stage: 'rub1', figure: figure(9, 'min', 'E') },
           { kind: 'home-step', stage: 'rub1', step: { title: 'Rub', few: 'A damp cloth over one finger, soft circles. Sticky? Stop.', more: 'A damp cloth over one finger, soft circles from the middle out. Colour on the cloth means stop.' } },
         ] },

@@ -118,7 +118,7 @@ export const tapeFilm: Recipe = {
     {
       id: 'cut', question: 'Cut', default: 'after', why: 'White paper left on keeps the tape off the scissors; children always after.',
       options: [
-        { id: 'after', name: 'after taping', believes: 'There is paper to hold.', usualFor: ['under-8', '8-12'], effects: [] },
+        { id: 'after', name: 'after taping', believes: 'There is paper to hold.', effects: [] },
         { id: 'before', name: 'before', believes: 'The outline is cut dry and clean; more tape is left over round it.', effects: [
           { kind: 'minutes', stage: 'trim', figure: figure(2, 'min', 'E') }, { kind: 'minutes', stage: 'tape', figure: figure(12, 'min', 'E') },
           { kind: 'cues', stage: 'trim', pass: 'Tape trimmed to a rim round the outline.', fail: 'Tape cut into the picture.' },

@@ -72,7 +72,7 @@ export const waterLift: Recipe = {
       id: 'carrier', question: 'Print on', default: 'transparency', why: 'Gives the most ink and the finest line.',
       options: [
         { id: 'transparency', name: 'transparency', believes: 'Rough side, best quality, a border to hold.', effects: [] },
-        { id: 'plain paper', name: 'plain paper', believes: 'Softer; onto glossy paper, the back misted and dabbed.', effects: [
+        { id: 'plain paper', name: 'plain paper', believes: 'Softer; onto glossy paper, the back misted and dabbed.', usualFor: ['glossy-paper'], effects: [
           { kind: 'print', ink: 'inkjet', paper: 'plain paper' },
           { kind: 'exclude-material', material: 'transparency' },
           { kind: 'include-material', material: 'mister' },
@@ -86,7 +86,7 @@ export const waterLift: Recipe = {
       id: 'ground', question: 'Surface', default: 'paper', why: 'Paper takes the finest line.',
       options: [
         { id: 'paper', name: 'paper', believes: 'Lift promptly: it grips and tears.', effects: [] },
-        { id: 'wood', name: 'bare wood', believes: 'More time before it grips.', effects: [{ kind: 'lag', stage: 'lay', most: figure(4, 'min', 'E') }] },
+        { id: 'wood', name: 'bare wood', believes: 'More time before it grips.', usualFor: ['plywood', 'pine'], effects: [{ kind: 'lag', stage: 'lay', most: figure(4, 'min', 'E') }] },
       ],
     },
     {

@@ -104,7 +104,7 @@ function say1(s: School, o: Option): string {
           @update:model-value="choose(s, $event)"
         />
         <p class="small two">
-          {{ chosen(s).by === 'default' ? s.why : chosen(s).option.believes }}
+          {{ chosen(s).by === 'default' && chosen(s).option.id === s.default ? s.why : chosen(s).option.believes }}
           <span v-if="chosen(s).by !== 'plan'">({{ chosen(s).by === 'house' ? 'the house’s way' : 'our default' }})</span>
         </p>
         <p v-if="effects[s.id]" class="small ink">{{ effects[s.id] }}</p>

@@ -89,8 +89,8 @@ function headline(sheet: TakeHomeSheet, plan: Plan, house: House): Pick<SheetTex
       return {
         ...nothing,
         headline: 'Finished',
-        when: `${stateWord(sheet.state, plan.recipe.words)}, still soft`,
-        why: 'Keep it open and flat until it no longer feels cool; then it is done.',
+        when: isSoft(plan) ? `${stateWord(sheet.state, plan.recipe.words)}, still soft` : stateWord(sheet.state, plan.recipe.words),
+        why: isSoft(plan) ? 'Keep it open and flat until it no longer feels cool; then it is done.' : 'Nothing is left to do.',
       }
     case 'seal-at-home':
       return {
@@ -103,6 +103,9 @@ function headline(sheet: TakeHomeSheet, plan: Plan, house: House): Pick<SheetTex
       return { ...nothing, headline: 'Left to do', when: sheet.steps[0]?.title ?? '', why: 'It goes on from here; no need to wait.' }
   }
 }
+
+/** A coat that has just gone on is soft for a while; film, tissue and paper are not. */
+const isSoft = (plan: Plan) => plan.stages.some((s) => s.makes === 'sealed' && s.lays)
 
 /** "5 in the afternoon", "17:00". */
 function sayHour(at: Zoned, clock: 12 | 24): string {

@@ -13,13 +13,14 @@ const states: Record<PieceState, string> = {
 
 /** A state in the ramp's words, or the recipe's own. A third round keeps Rub 2's token; its word becomes Rub 3. */
 export const stateWord = (state: PieceState, words: Recipe['words'] = {}, rounds = 2): string =>
-  state === 'rub-2' && rounds > 2 ? 'Rub 3' : (words[state] ?? states[state])
+  words[state] ?? (state === 'rub-2' && rounds > 2 ? 'Rub 3' : states[state])
 
 const groups: Record<HomeGroup, string> = {
   'not-laid': 'No piece yet',
   'rub-at-home': 'Rub it at home',
   'rub-on': 'Rub on at home',
   'seal-at-home': 'Seal it at home',
+  'finish-at-home': 'Finish it at home',
   finished: 'Finished, care only',
 }
 export const homeGroupName = (group: HomeGroup): string => groups[group]

@@ -1,7 +1,17 @@
 import { describe, expect, it, test } from 'vitest'
 import { demoHouses, demoWorkshops } from '#core/demo'
 import { phrases, sheetText } from '#core/phrases'
-import { cautions, pieceKinds, pieceStates, recipes, takesMaterial, type AgeBand, type PieceKind, type Recipe } from '#core/recipe'
+import {
+  cautions,
+  pieceKinds,
+  pieceStates,
+  recipes,
+  takesMaterial,
+  type AgeBand,
+  type PieceKind,
+  type PieceState,
+  type Recipe,
+} from '#core/recipe'
 import type { House } from '#core/house'
 import type { Workshop } from '#core/workshop'
 import { planWorkshop, type Plan } from '#core/plan'
@@ -221,4 +231,35 @@ describe('what the craft asks of a plan', () => {
     const outdoors = { ...sprayed, choices: { ...sprayed.choices, allow: { heat: true, spray: true, blade: true } } }
     expect(found(planWorkshop({ workshop: outdoors, house, now }), 'spray-indoors')).toBeUndefined()
   })
+})
+
+describe('a sheet is true for how far the piece is', () => {
+  const said = (id: string, state: PieceState) => {
+    const r = recipes.find((x) => x.id === id)!
+    const k = pieceKinds.find((x) => x.recipe === id) ?? pieceKinds.find((x) => x.materials.some((m) => takesMaterial(r, m)))!
+    const w = workshopOf(r, k, 1)
+    const made: Workshop = {
+      ...w,
+      pieces: [{ id: 'x', participant: 'p1', state, laidAt: '2026-05-14T18:00:00-04:00[America/New_York]', asIs: true }],
+    }
+    const plan = planWorkshop({ workshop: made, house, now: '2026-05-14T18:30:00-04:00[America/New_York]' })
+    const text = sheetText(plan.takeHome[0]!, plan, made, house, 'few')
+    return { group: plan.takeHome[0]!.group, when: text.when, words: text.chain.map((c) => c.word), why: text.why }
+  }
+  test.each([
+    ['medium-transfer', 'rub-2', 'seal-at-home', 'Seal it once it is dry'],
+    ['medium-transfer', 'sealed', 'finished', 'Sealed, still soft'],
+    ['tape-film', 'rub-2', 'finish-at-home', 'Dry until it sticks'],
+    ['tape-film', 'sealed', 'finished', 'Mounted'],
+    ['quick-peel', 'cured', 'rub-at-home', 'Clean it'],
+    ['quick-peel', 'rub-1', 'seal-at-home', 'Seal it once it is dry'],
+    ['gesso-ground', 'rub-2', 'rub-on', 'Look again'],
+    ['gesso-ground', 'sealed', 'finished', 'Finished'],
+    ['water-lift', 'laid', 'finish-at-home', 'Fix it'],
+    ['water-lift', 'sealed', 'finished', 'Fixed'],
+    ['wax-tissue', 'sealed', 'finished', 'Set'],
+  ] as [string, PieceState, string, string][])('%s, %s', (id, state, group, when) => expect(said(id, state)).toMatchObject({ group, when }))
+  it('calls the second of three gesso rounds by its own number', () =>
+    expect(said('gesso-ground', 'rub-1').words).toEqual(['Laid', 'Cured', 'Rub 1', 'Rub 2', 'Finished']))
+  it('nobody is told to seal what takes no coat', () => expect(said('water-lift', 'laid').why).not.toContain('coat'))
 })

@@ -6,7 +6,7 @@ import { minutesBetween, roundUpToHour, type Zoned } from '#core/time'
 import type { Participant, Piece } from '#core/workshop'
 
 /** The states in which pieces go home, in the order of the work. */
-export const homeGroups = ['not-laid', 'rub-at-home', 'rub-on', 'seal-at-home', 'finished'] as const
+export const homeGroups = ['not-laid', 'rub-at-home', 'rub-on', 'seal-at-home', 'finish-at-home', 'finished'] as const
 export type HomeGroup = (typeof homeGroups)[number]
 
 /** A sheet that is true for one person's piece. Instants in the house's zone. */
@@ -144,8 +144,8 @@ function groupOf(state: PieceState, i: TakeHomeInput): HomeGroup {
   if (rank(state) < rank('laid')) return 'not-laid'
   const left = remaining(state, i).filter((s) => s.home)
   if (left.length === 0) return 'finished'
-  if (rank(state) < rank('rub-1')) return 'rub-at-home'
-  return left.some((s) => s.round) ? 'rub-on' : 'seal-at-home'
+  if (left.some((s) => s.round)) return rank(state) < rank('rub-1') ? 'rub-at-home' : 'rub-on'
+  return left.some((s) => s.lays) ? 'seal-at-home' : 'finish-at-home'
 }
 
 function remaining(state: PieceState, i: TakeHomeInput) {

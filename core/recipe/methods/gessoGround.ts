@@ -22,7 +22,7 @@ export const gessoGround: Recipe = {
   cure: { minimum: figure(720, 'min', 'E'), recommended: figure(720, 'min', 'E') },
   rounds: { least: figure(3, 'count', 'P'), most: figure(3, 'count', 'P'), usual: figure(3, 'count', 'P') },
   show: figure(10, 'min', 'E'),
-  words: { sealed: 'Finished' },
+  words: { 'rub-2': 'Rub 2', sealed: 'Finished' },
   stages: [
     {
       id: 'texture', name: 'Build the texture', mayStop: true, attended: true, minutes: figure(20, 'min', 'E'), mayBe: ['ahead'], optional: true, lays: true,

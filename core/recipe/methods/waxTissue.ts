@@ -34,11 +34,11 @@ export const waxTissue: Recipe = {
       then: { least: figure(0, 'min', 'P'), most: figure(60, 'min', 'E'), why: 'Wrapped tight it waits its turn.' },
     },
     {
-      id: 'warm', name: 'Warm, a section at a time', makes: 'sealed', mayStop: true, attended: true, minutes: figure(5, 'min', 'E'), station: 'heat tool', mayBe: ['session'],
+      id: 'warm', name: 'Warm, a section at a time', mayStop: true, attended: true, minutes: figure(5, 'min', 'E'), station: 'heat tool', mayBe: ['session'],
       pass: 'Wax beads and the tissue’s edge disappears.', fail: 'Bubbles or drips: roll the warm candle on a mat.', cautions: ['heat', 'wax', 'mains', 'fuel'],
     },
     {
-      id: 'set', name: 'Let it set', attended: false, minutes: figure(10, 'min', 'E'), station: 'rack', mayBe: ['session', 'home'],
+      id: 'set', name: 'Let it set', makes: 'sealed', mayStop: true, attended: false, minutes: figure(10, 'min', 'E'), station: 'rack', mayBe: ['session', 'home'],
       pass: 'Cool and hard; the wrap comes off clean.', fail: 'Soft: fingerprints stay.', cautions: ['wax'],
       home: { title: 'Let it set', few: 'Standing, until it is cool and hard.', more: 'Let it stand until it is cool and hard all round before it is packed or touched.' },
     },

@@ -44,6 +44,7 @@ const value = (e: Event) => (e.target as HTMLInputElement).value
           ><input
             class="field num"
             inputmode="decimal"
+            :aria-label="`Wait before rubbing: ${c === 'minimum' ? 'at least' : 'recommended'}`"
             :value="figureAt(`cure/${c}`, base!.cure![c])"
             @change="setFigure(`cure/${c}`, value($event), base!.cure![c])" /><ChangeMark
             :differs="figureAt(`cure/${c}`, base!.cure![c]) !== base!.cure![c].value"
@@ -75,6 +76,7 @@ const value = (e: Event) => (e.target as HTMLInputElement).value
             ><input
               class="field num"
               inputmode="decimal"
+              :aria-label="`${s.name}: minutes`"
               :value="figureAt(`stages/${s.id}/minutes`, s.minutes)"
               @change="setFigure(`stages/${s.id}/minutes`, value($event), s.minutes)" /><ChangeMark
               :differs="figureAt(`stages/${s.id}/minutes`, s.minutes) !== s.minutes.value"
@@ -85,6 +87,7 @@ const value = (e: Event) => (e.target as HTMLInputElement).value
             ><input
               class="field num"
               inputmode="decimal"
+              :aria-label="`${s.name}: then at least`"
               :value="figureAt(`stages/${s.id}/then/least`, s.then.least)"
               @change="setFigure(`stages/${s.id}/then/least`, value($event), s.then.least)" /><ChangeMark
               :differs="figureAt(`stages/${s.id}/then/least`, s.then.least) !== s.then.least.value"
@@ -95,6 +98,7 @@ const value = (e: Event) => (e.target as HTMLInputElement).value
             ><input
               class="field num"
               inputmode="decimal"
+              :aria-label="`${s.name}: then within`"
               :value="figureAt(`stages/${s.id}/then/most`, s.then.most)"
               @change="setFigure(`stages/${s.id}/then/most`, value($event), s.then.most)" /><ChangeMark
               :differs="figureAt(`stages/${s.id}/then/most`, s.then.most) !== s.then.most.value"
@@ -106,6 +110,7 @@ const value = (e: Event) => (e.target as HTMLInputElement).value
               class="field"
               rows="2"
               maxlength="300"
+              :aria-label="`${s.name}: ${cue === 'pass' ? 'right when' : 'wrong when'}`"
               :value="textAt(`stages/${s.id}/${cue}`, s[cue])"
               @change="value($event).trim() && of.set(`stages/${s.id}/${cue}`, value($event).trim(), s[cue])" /><ChangeMark
               :differs="textAt(`stages/${s.id}/${cue}`, s[cue]) !== s[cue]"

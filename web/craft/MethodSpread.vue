@@ -8,6 +8,7 @@ import PieceToken from '../ui/PieceToken.vue'
 import HandSign from '../ui/HandSign.vue'
 import SourceMark from '../ui/SourceMark.vue'
 import CuePair from './CuePair.vue'
+import { faultOf } from './cueSwatch'
 import StageDrawing from './StageDrawing.vue'
 
 /** A method as a spread of two sheets: what it is, its stages with drawings and cues, materials, and where practitioners differ. */
@@ -16,6 +17,17 @@ const practice = computed(() => props.recipe.from && recipeById(props.recipe.fro
 const differs = computed(() => (practice.value ? compareRecipes(practice.value, props.recipe) : []))
 const told = (x: string | Figure | null) =>
   x === null ? 'nothing' : typeof x === 'string' ? x : `${x.value}${x.unit === 'count' ? '' : ` ${x.unit}`}`
+/** Minutes a piece spends at each station, stages by choice left out. */
+const stations = computed(() => {
+  const by = new Map<string, { name: string; minutes: number; waits: boolean }>()
+  for (const s of props.recipe.stages.filter((x) => !x.optional)) {
+    const name = s.station ?? 'ahead'
+    const now = by.get(name) ?? { name, minutes: 0, waits: true }
+    by.set(name, { name, minutes: now.minutes + s.minutes.value, waits: now.waits && !s.attended })
+  }
+  return [...by.values()]
+})
+const longest = computed(() => Math.max(...stations.value.map((s) => s.minutes)))
 const whites = { clear: 'clear', surface: 'the surface', white: 'white' }
 const sittings = computed(() => (props.recipe.stages.some((s) => s.then?.cures) ? 'two' : 'one'))
 const half = computed(() => Math.ceil(props.recipe.stages.length / 2))
@@ -108,7 +120,7 @@ const amount = (m: MaterialUse): [string, Figure | undefined] => {
                 s.station ? `, ${s.station}` : ''
               }}{{ s.optional ? ', only by choice' : '' }}
             </p>
-            <CuePair :pass="s.pass" :fail="s.fail" />
+            <CuePair :pass="s.pass" :fail="s.fail" :fault="faultOf(s.id)" />
             <p v-if="wait(s)" class="small lag">
               <b>then {{ wait(s) }}</b> <SourceMark :mark="(s.then!.most ?? s.then!.least).mark" /> {{ s.then!.why }}
             </p>
@@ -124,6 +136,16 @@ const amount = (m: MaterialUse): [string, Figure | undefined] => {
               ><b>{{ m.material === 'blank' ? 'Blank' : materialOf(m.material).name }}</b> <span class="small two">{{ m.note }}</span></span
             ><span class="small"
               >{{ amount(m)[0] }} <SourceMark v-if="amount(m)[1]" :mark="amount(m)[1]!.mark" />{{ m.optional ? ' by choice' : '' }}</span
+            >
+          </li>
+        </ul>
+        <h2>
+          Stations <span class="small two light">minutes a piece, one after another <SourceMark mark="E" /></span>
+        </h2>
+        <ul class="stations">
+          <li v-for="x in stations" :key="x.name">
+            <b>{{ x.name }}</b><i :class="{ wait: x.waits }" :style="{ width: `${Math.max(2, (100 * x.minutes) / longest)}%` }" /><span
+              >{{ x.minutes }} min</span
             >
           </li>
         </ul>
@@ -257,6 +279,29 @@ h2 {
   border: 0;
   margin-top: 0;
   padding: 0;
+}
+.light {
+  font: 400 14px var(--f-text);
+}
+.stations {
+  list-style: none;
+  padding: 0;
+  margin: 0;
+}
+.stations li {
+  display: grid;
+  grid-template-columns: 110px 1fr 70px;
+  gap: 10px;
+  align-items: center;
+  padding: 3px 0;
+}
+.stations i {
+  height: 14px;
+  background: var(--text-2);
+}
+.stations .wait {
+  background: var(--stock);
+  border: 1.5px solid var(--text-2);
 }
 .lines {
   list-style: none;

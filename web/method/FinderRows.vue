@@ -94,7 +94,7 @@ const night = (r: Row, s: string) => s === 'cured' && r.recipe.stages.some((x) =
 <style scoped>
 .row {
   display: grid;
-  grid-template-columns: 152px minmax(58px, 1fr) 61px 49px 51px 38px 32px 40px 40px;
+  grid-template-columns: 152px minmax(58px, 1fr) 58px 46px 50px 38px 39px 40px 40px;
   gap: 2px 5px;
   padding: 6px 8px 8px;
   width: calc(100% + 28px);

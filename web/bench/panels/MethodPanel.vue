@@ -47,13 +47,23 @@ const effects = computed(() =>
     ]),
   ),
 )
+/** Steps that an option puts in or takes out, against what is chosen now. */
+function stepsOf(o: Option, s: School): string {
+  const named = (kind: 'include-stage' | 'exclude-stage', of: Option) =>
+    of.effects.flatMap((e) => (e.kind === kind ? [recipe.value.stages.find((x) => x.id === e.stage)?.name.toLowerCase() ?? ''] : []))
+  const now = chosen(s).option
+  const more = [...named('include-stage', o), ...named('exclude-stage', now)].filter((x) => !named('include-stage', now).includes(x))
+  const fewer = [...named('exclude-stage', o), ...named('include-stage', now)].filter((x) => !named('include-stage', o).includes(x))
+  return [more.length && `+ ${more.join(', ')}`, fewer.length && `without ${fewer.join(', ')}`].filter(Boolean).join('; ')
+}
 function say1(s: School, o: Option): string {
   const e = props.bench.effect({
     code: 'choose',
     values: {},
     changes: [{ path: path(`choices/${s.id}`), before: d.value.choices[s.id] ?? null, after: o.id }],
   })
-  return e ? `${o.name}: ${e}` : ''
+  const steps = stepsOf(o, s)
+  return e || steps ? `${o.name}: ${[steps, e].filter(Boolean).join(', ')}` : ''
 }
 </script>
 <template>

@@ -1,0 +1,33 @@
+/** What a stage that went wrong looks like: the clinic's drawing beside its cue. Stages whose fault cannot be seen have none. */
+const faults: Record<string, string> = {
+  print: 'edge',
+  trim: 'edge',
+  tape: 'seam',
+  burnish: 'bald',
+  soak: 'stays',
+  wet: 'stays',
+  scuff: 'stays',
+  coat: 'bald',
+  lay: 'wrinkles',
+  mist: 'wrinkles',
+  shelve: 'goop',
+  peel: 'lifts',
+  lift: 'torn',
+  rub1: 'lifts',
+  look1: 'haze',
+  look2: 'haze',
+  rub2: 'lifts',
+  rub3: 'bald',
+  dry: 'cloudy',
+  seal: 'cloudy',
+  seal1: 'cloudy',
+  seal2: 'cloudy',
+  mount: 'lets-go',
+  tack: 'lets-go',
+  warm: 'tissue',
+  set: 'drips',
+  wrap: 'wrinkles',
+  fix: 'runs',
+}
+
+export const faultOf = (stage: string): string | undefined => faults[stage]

@@ -76,7 +76,7 @@ export function makingOf(plan: Plan, workshop: Workshop, house: House, piece?: P
     readsRight: plan.print.orientation.flips % 2 === 0,
     dpi: d.picture?.pixels && pixelsAnInch(d.picture.pixels, plan.picture.widthMm, plan.picture.heightMm),
     insideMargin: plan.print.grid.perSheet > 0,
-    overlapMm: plan.tape ? 12 : undefined,
+    overlapMm: plan.tape?.seams[0] && plan.tape.seams[0].toMm - plan.tape.seams[0].fromMm,
     seams: plan.tape?.seams.length,
     seamFromMiddle: middles.length ? Math.min(...middles) : undefined,
     sealWhen: chosen('seal-when'),

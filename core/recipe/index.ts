@@ -33,6 +33,6 @@ export {
   type Measure,
 } from './pieces'
 export { resolveRecipe, chosenOption, tapeWidth, type ResolvedRecipe, type Chosen } from './resolve'
-export { makeRecipe, ownRecipeShape, type OwnRecipe, type RecipeEdit } from './own'
+export { asNextVersion, makeRecipe, ownRecipeShape, type OwnRecipe, type RecipeEdit } from './own'
 export { compareRecipes, type RecipeDifference } from './compare'
 export { checkRecipe, belowPractice } from './check'

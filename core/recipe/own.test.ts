@@ -7,6 +7,7 @@ import { planWorkshop } from '#core/plan'
 import { BadInput } from '#core/reasons'
 import {
   ageBands,
+  asNextVersion,
   checkRecipe,
   chosenOption,
   compareRecipes,
@@ -95,6 +96,15 @@ describe('a recipe of the house', () => {
     expect(at(1).findings.find((f) => f.code === 'newer-recipe')).toMatchObject({ level: 'note', values: { newest: 2 } })
     expect(at(2).stages.find((s) => s.id === 'lay')!.minutes.value).toBe(9)
     expect(at(2).findings.map((f) => f.code)).not.toContain('newer-recipe')
+  })
+  it('is numbered one above the highest of its id, under an id of its own however long the name', () => {
+    const house = [own([]), own([], { id: 'marsh-v4', version: 4 }), own([], { id: 'other-v9', recipe: 'other', version: 9 })]
+    expect(asNextVersion(own([]), 'marsh', house)).toMatchObject({ id: 'marsh-v5', recipe: 'marsh', version: 5 })
+    expect(asNextVersion(own([]), 'new', house)).toMatchObject({ id: 'new-v1', version: 1 })
+    const long = 'm'.repeat(64)
+    const [one, two] = [own([], { recipe: long, version: 1 }), own([], { recipe: long, version: 2 })]
+    expect(asNextVersion(own([]), long, [one]).id).not.toBe(asNextVersion(own([]), long, [one, two]).id)
+    expect(asNextVersion(own([]), long, [one]).id.length).toBeLessThanOrEqual(64)
   })
   it('a recipe that cannot be made does not take the house down with it', () => {
     const house = { ...demoHouses[0]!, recipes: [own([{ drop: 'stages/lay' }]), own([], { id: 'good', recipe: 'good' })] }

@@ -43,6 +43,12 @@ export const ownRecipeShape = v.object({
 })
 export type OwnRecipe = v.InferOutput<typeof ownRecipeShape>
 
+/** The recipe as the next version under this id: one above the highest that the house has. */
+export function asNextVersion(own: OwnRecipe, recipe: string, among: readonly OwnRecipe[]): OwnRecipe {
+  const version = Math.max(0, ...among.filter((o) => o.recipe === recipe).map((o) => o.version)) + 1
+  return { ...own, id: `${recipe.slice(0, 57)}-v${version}`, recipe, version }
+}
+
 /** The method it comes from with its differences applied, or what is wrong with it. Pure data: no method is known by name. */
 export function makeRecipe(own: OwnRecipe): { recipe: Recipe } | { problems: string[] } {
   const base = recipeById(own.base.id, own.base.version, practice)

@@ -5,10 +5,11 @@ import { writeRecipe } from '#core/exchange'
 import { recipesOf } from '#core/house'
 import { recipeCard } from '#core/phrases'
 import { difference, planWorkshop } from '#core/plan'
-import { belowPractice, compareRecipes, latestRecipe, recipeById, recipes, type OwnRecipe, type Recipe } from '#core/recipe'
+import { asNextVersion, belowPractice, compareRecipes, latestRecipe, recipeById, recipes, type OwnRecipe, type Recipe } from '#core/recipe'
 import { inZone } from '#core/time'
-import { api, Refused, type Problem } from '../app/api'
+import { api } from '../app/api'
 import { useDesk } from '../app/desk'
+import { useBringIn } from '../app/useBringIn'
 import LostPage from '../app/LostPage.vue'
 import SegmentChoice from '../ui/SegmentChoice.vue'
 import TrimSheet from '../ui/TrimSheet.vue'
@@ -50,8 +51,8 @@ const versions = (id: string) => own.value.filter((o) => o.recipe === id)
 function save() {
   const d = draft.value!
   const id = d.recipe || unique(slug(d.name))
-  const version = Math.max(0, ...versions(id).map((o) => o.version)) + 1
-  put({ ...d, id: `${id}-v${version}`.slice(0, 64), recipe: id, version }, `${d.name} version ${version} was made`)
+  const made = asNextVersion(d, id, own.value)
+  put(made, `${made.name} version ${made.version} was made`)
   draft.value = undefined
 }
 const unique = (id: string) => {
@@ -115,29 +116,12 @@ const nameOf = (key: string) =>
 const sayFigure = (x: string | { value: number; unit: string; mark: string } | null) =>
   x === null ? '–' : typeof x === 'string' ? x : `${x.value} ${x.unit === 'count' ? '' : x.unit} (${x.mark})`
 
-const problem = ref<Problem>()
-const incoming = ref<OwnRecipe>()
-async function bringIn(e: Event) {
-  const input = e.target as HTMLInputElement
-  const file = input.files?.[0]
-  if (!file) return
-  problem.value = undefined
-  try {
-    incoming.value = (await api.lookAtRecipe(await file.text())).recipe
-  } catch (err) {
-    problem.value =
-      err instanceof Refused
-        ? err.problem
-        : { what: 'The server does not answer.', path: '(server)', remedy: 'Try again; the file stays where it is.' }
-  }
-  input.value = ''
-}
+const { incoming, problem, bringIn } = useBringIn(async (text) => (await api.lookAtRecipe(text)).recipe)
 function takeIn() {
   const o = incoming.value!
   incoming.value = undefined
   const id = versions(o.recipe).length ? o.recipe : unique(o.recipe)
-  const version = Math.max(0, ...versions(id).map((x) => x.version)) + 1
-  put({ ...o, id: `${id}-v${version}`.slice(0, 64), recipe: id, version }, `${o.name} was brought in`)
+  put(asNextVersion(o, id, own.value), `${o.name} was brought in`)
 }
 function download(name: string, text: string, type: string) {
   const url = URL.createObjectURL(new Blob([text], { type }))
@@ -180,9 +164,7 @@ const made = (o: OwnRecipe) => recipeById(o.recipe, o.version, all.value)
       <RecipeEditor :of="drafting" />
       <div class="row">
         <v-btn color="primary" variant="flat" :disabled="!recipe || !draft.name.trim()" @click="save">{{
-          below.length
-            ? 'Keep it as an experiment'
-            : `Make version ${draft.recipe ? Math.max(0, ...versions(draft.recipe).map((o) => o.version)) + 1 : 1}`
+          below.length ? 'Keep it as an experiment' : `Make version ${draft.recipe ? asNextVersion(draft, draft.recipe, own).version : 1}`
         }}</v-btn>
         <v-btn @click="draft = undefined">Leave it</v-btn>
       </div>

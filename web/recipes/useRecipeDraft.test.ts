@@ -72,4 +72,17 @@ describe('a recipe being written', () => {
     await nextTick()
     expect(useRecipeDraft(ref('saltbox')).draft.value).toBeUndefined()
   })
+  it('another house on the same page has a draft of its own', async () => {
+    const house = ref('saltbox')
+    const d = useRecipeDraft(house)
+    d.draft.value = { id: 'draft', recipe: '', version: 1, base: { id: 'medium-transfer', version: 1 }, name: 'Ours', note: '', edits: [] }
+    await nextTick()
+    house.value = 'tidewater'
+    await nextTick()
+    expect(d.draft.value).toBeUndefined()
+    expect(kept.has('imprenta.recipe.tidewater')).toBe(false)
+    house.value = 'saltbox'
+    await nextTick()
+    expect(d.draft.value).toMatchObject({ name: 'Ours' })
+  })
 })

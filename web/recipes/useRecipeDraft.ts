@@ -18,6 +18,9 @@ export function useRecipeDraft(houseId: Ref<string>) {
     },
     { deep: true },
   )
+  // Another house on the same page has a draft of its own.
+  watch(houseId, () => (draft.value = kept()))
+
   const base = computed<Recipe | undefined>(() => draft.value && recipeById(draft.value.base.id, draft.value.base.version))
   const made = computed(() => (draft.value ? makeRecipe(draft.value) : undefined))
   const recipe = computed(() => (made.value && 'recipe' in made.value ? made.value.recipe : undefined))

@@ -6,8 +6,9 @@ import { addMinutes, inZone, minutesBetween, roundUpToHour, sayClock, sayDay } f
 import { clockOf } from '#core/house'
 import { sayMinutes } from '#core/phrases'
 import { newWorkshop, type Workshop } from '#core/workshop'
-import { api, Refused, type Problem } from '../app/api'
+import { api } from '../app/api'
 import { useDesk } from '../app/desk'
+import { useBringIn } from '../app/useBringIn'
 import BecauseFigure from '../ui/BecauseFigure.vue'
 import PieceToken from '../ui/PieceToken.vue'
 import TrimSheet from '../ui/TrimSheet.vue'
@@ -15,7 +16,7 @@ import ProofStrips from './ProofStrips.vue'
 
 const desk = useDesk()
 const router = useRouter()
-const problem = ref<Problem>()
+const { incoming, problem, bringIn } = useBringIn(async (text) => (await api.lookAtWorkshop(text)).workshop)
 const showArchive = ref(false)
 const open = computed(() => desk.workshops.filter((w) => !w.archivedAt))
 const archived = computed(() => desk.workshops.filter((w) => w.archivedAt))
@@ -129,22 +130,6 @@ const archive = (w: Workshop, on: boolean) =>
     subject: { kind: 'workshop', id: w.id },
     changes: [{ path: 'archivedAt', before: w.archivedAt, after: on ? desk.now : null }],
   })
-const incoming = ref<Workshop>()
-async function bringIn(e: Event) {
-  const input = e.target as HTMLInputElement
-  const file = input.files?.[0]
-  if (!file) return
-  problem.value = undefined
-  try {
-    incoming.value = (await api.lookAtWorkshop(await file.text())).workshop
-  } catch (err) {
-    problem.value =
-      err instanceof Refused
-        ? err.problem
-        : { what: 'The server does not answer.', path: '(server)', remedy: 'Try again; the file stays where it is.' }
-  }
-  input.value = ''
-}
 function takeIn() {
   const w = incoming.value!
   const house = desk.house(w.houseId) ?? desk.houseList[0]!

@@ -21,6 +21,7 @@ interface Situation {
   whites?: Whites
   allow?: { heat: boolean; spray: boolean; blade: boolean }
   celsius?: number
+  stations?: Record<string, number>
 }
 
 const evening: [string, string, string] = ['2026-05-14', '17:00', '20:30']
@@ -180,7 +181,15 @@ function make(x: Situation): { workshop: Workshop; house: House } {
         },
       ],
       sessions: x.sessions.map(([date, start, end], i) => ({ id: `s${i + 1}`, date, start, end, room: 'Craft room' })),
-      choices: { ...base.choices, split: {}, share: {}, spares: null, samples: null, ...(x.allow && { allow: x.allow }) },
+      choices: {
+        ...base.choices,
+        split: {},
+        share: {},
+        spares: null,
+        samples: null,
+        ...(x.allow && { allow: x.allow }),
+        ...(x.stations && { stations: x.stations }),
+      },
     },
   }
 }
@@ -206,6 +215,56 @@ describe('the method finder', () => {
       ])
       if (r.verdict === 'possible-if') expect(r.conditions.map(say.remedy).join('')).not.toBe('')
     }
+  })
+  test.each<[string, Situation, string, Verdict, string | undefined]>([
+    [
+      'no heat tool in the room',
+      { kind: 'candle', material: 'candle', sessions: one, stations: { 'heat tool': 0 } },
+      'wax-tissue',
+      perhaps,
+      'Bring 1 more heat tool',
+    ],
+    [
+      'one heat tool for three',
+      { kind: 'candle', material: 'candle', people: 3, sessions: one, stations: { 'heat tool': 1 } },
+      'wax-tissue',
+      yes,
+      undefined,
+    ],
+    [
+      'no basin, film',
+      { kind: 'card', material: 'card', sessions: one, stations: { basin: 0 } },
+      'tape-film',
+      perhaps,
+      'Bring 1 more place at a basin',
+    ],
+    [
+      'no basin, water lift needs none',
+      { kind: 'card', material: 'smooth-paper', sessions: one, printers: both, stations: { basin: 0 } },
+      'water-lift',
+      yes,
+      undefined,
+    ],
+  ])('stations at hand: %s', (_name, situation, method, verdict, way) => {
+    const { workshop, house } = make(situation)
+    const row = findMethods({ workshop, house, now }).find((r) => r.recipe.id === method)!
+    expect([row.verdict, row.conditions.map(phrases(house, now).remedy)[0]]).toEqual([verdict, way])
+  })
+  it('says how long too few places take, and how many would do', () => {
+    const { workshop, house } = make({ kind: 'card', material: 'card', people: 30, sessions: one, stations: { basin: 2 } })
+    const row = findMethods({ workshop, house, now }).find((r) => r.recipe.id === 'tape-film')!
+    const short = row.plan.findings.find((f) => f.code === 'station-short')!
+    // Soak 6, rounds 8 and 5 at the basin: 15 turns of 19 min are 285, the class has 240; 3 places need 190.
+    expect(short.values).toMatchObject({ each: 19, minutes: 285, available: 240 })
+    const after = planWorkshop({
+      workshop: applyChanges<Workshop>(
+        row.plan && { ...workshop, designs: [{ ...workshop.designs[0]!, recipe: { id: 'tape-film', version: 1 } }] },
+        short.remedies[0]!.changes,
+      )!,
+      house,
+      now,
+    })
+    expect(after.findings.some((f) => f.code === 'station-short')).toBe(false)
   })
   it('puts what is possible first and shows every method once', () => {
     const rows = findMethods({ ...make(table[0]![1]), now })

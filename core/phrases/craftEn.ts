@@ -36,6 +36,12 @@ export const craftFindings: Record<string, Line<Said>> = {
     said(`${v['stage']} in class ${v['session']} is sprayed`, 'Sprays are for outdoors or an extracted place, by an adult.'),
   'heat-not-allowed': (v) => said(`${v['stage']} needs a heat tool`, 'The house does not allow one in this class.'),
   'blade-not-allowed': (v) => said(`${v['stage']} needs a blade`, 'The house does not allow one in this class.'),
+  'station-missing': (v) => said(`No ${v['one']} for ${lower(v['stage'])}`, `Class ${v['session']} needs one at the least.`),
+  'station-short': (v, say) =>
+    said(
+      `${v['have']} ${Number(v['have']) === 1 ? v['one'] : v['station']}: ${say.minutes(v['minutes']!)} for everybody`,
+      `${v['people']} people, ${say.minutes(v['each']!)} each, in class ${v['session']} of ${say.minutes(v['available']!)}.`,
+    ),
   'seam-on-face': (v, say) => said('A seam crosses a face or lettering', `${say.length(v['mm']!)} of it, and it cannot be shifted off.`),
   race: (v, say) =>
     said(
@@ -68,6 +74,7 @@ export const craftRemedies: Record<string, Line<string>> = {
   'do-at-home': (v) => `${v['stage']} at home`,
   arrange: (v) => (v['hazard'] === 'spray' ? 'Arranged outdoors, by an adult' : `Allow ${lower(v['hazard'])} here`),
   'more-hands': (v) => `${v['more']} more ${Number(v['more']) === 1 ? 'helper' : 'helpers'}`,
+  'bring-station': (v) => `Bring ${v['more']} more ${v['what']}`,
   'newest-recipe': (v) => `Take version ${v['newest']}`,
 }
 
@@ -79,6 +86,7 @@ export const conditionLines: Record<string, Line<string>> = {
   'smear-passed': () => 'the smear test passes',
   'more-hands': (v) => `${v['more']} more ${Number(v['more']) === 1 ? 'helper comes' : 'helpers come'}`,
   'believe-shorter': (v) => `${v['option']} is enough`,
+  'bring-station': (v) => `${v['more']} more ${v['what']} ${Number(v['more']) === 1 ? 'is' : 'are'} brought`,
   'do-ahead': (v) => `${lower(v['stage'])} is done ahead, by staff`,
   'do-at-home': (v) => `${lower(v['stage'])} is done at home`,
   'prepare-ahead': (v) => (v['stages'] ? `${v['stages']} are done ahead` : 'the work is spread over the classes'),

@@ -6,6 +6,7 @@ import { minutesBetween } from '#core/time'
 import { moveSession, type Change } from '#core/workshop'
 import type { Finding, Plan, Remedy } from './shapes'
 import type { Situation } from './situation'
+import { stations } from './stations'
 import { suits } from './suits'
 import { designPath, finding, remedy, scaled, takeMethod, takePiece, type Find } from './ways'
 
@@ -456,6 +457,7 @@ const finders: Find[] = [
   ownRecipe,
   piece,
   suits,
+  stations,
   inTurns,
   orientation,
   cold,

@@ -1,5 +1,6 @@
 export { planWorkshop } from './plan'
 export { hoursOf } from './situation'
+export { swapRecipe } from './swap'
 export { difference, type Difference } from './difference'
 export type { Plan, PlanInput, PlanFigure, Finding, Remedy, Decision, DecisionId, Adults, PrintPlan, Shelf } from './shapes'
 export { decisionIds } from './shapes'

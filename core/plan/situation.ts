@@ -13,7 +13,9 @@ import {
   type Ink,
   type PieceKind,
   type Recipe,
+  roomStations,
   type ResolvedRecipe,
+  type RoomStation,
 } from '#core/recipe'
 import { extraMinutes, placeSessions, turnsOf, type PlacedSession, type Setting, type Turns } from '#core/sessions'
 import type { Hours, Zoned } from '#core/time'
@@ -44,6 +46,7 @@ export interface Situation {
   allow: Allow
   printers: readonly Ink[]
   recipes: readonly Recipe[]
+  roomStations: readonly RoomStation[]
   paper: { widthMm: number; heightMm: number }
   now: Zoned
 }
@@ -88,6 +91,7 @@ export function situate({ workshop, house, recipes = recipesOf(house), evidence 
     allow: allowed(workshop),
     printers: printersOf(house),
     recipes,
+    roomStations,
     pieceName: `${showLength(design.width.mm, unit).replace(/ (in|mm)$/, '')} × ${showLength(design.height.mm, unit)} ${named}`,
     evidence: evidence[recipe.id] ?? { good: 0, failed: 0 },
     paper: paperMm(house),

@@ -54,6 +54,38 @@ describe('a recipe of the house', () => {
     expect(checkRecipe(r)).toEqual([])
     expect(latestRecipe('medium-transfer')!.stages.find((s) => s.id === 'lay')!.minutes.value).toBe(6)
   })
+  const step = { id: 'warm', name: 'Warm the board', after: 'sand', minutes: 4, attended: true, pass: 'Warm to the hand.', fail: 'Cold.' }
+  it('may have a step more, which stands where the one before it stands and is planned', () => {
+    const r = made([{ addStage: step }])
+    const ids = r.stages.map((s) => s.id)
+    expect(ids.indexOf('warm')).toBe(ids.indexOf('sand') + 1)
+    const sand = r.stages.find((s) => s.id === 'sand')!
+    expect(r.stages.find((s) => s.id === 'warm')).toMatchObject({
+      mayBe: sand.mayBe,
+      minutes: { value: 4, unit: 'min', mark: 'E' },
+      cautions: [],
+    })
+    const house: House = { ...demoHouses[0]!, recipes: [own([{ addStage: step }])] }
+    const w = demoWorkshops('2026-05-15')[0]!
+    const workshop = { ...w, designs: [{ ...w.designs[0]!, recipe: { id: 'marsh', version: 1 } }] }
+    const plan = planWorkshop({ workshop, house, now })
+    expect(plan.stages.map((s) => s.id)).toContain('warm')
+    expect(plan.split.split['warm']).toBeDefined()
+    expect(compareRecipes(latestRecipe('medium-transfer')!, r)).toEqual([
+      { group: 'stages', what: 'Warm the board', before: null, after: 'Warm the board' },
+    ])
+  })
+  test.each<[string, RecipeEdit[], RegExp]>([
+    ['after a stage that is not there', [{ addStage: { ...step, after: 'bake' } }], /bake, which is no stage/],
+    ['twice', [{ addStage: step }, { addStage: step }], /two steps warm/],
+  ])('refuses a step %s', (_name, edits, said) => {
+    const m = makeRecipe(own(edits))
+    expect('problems' in m && m.problems.join()).toMatch(said)
+  })
+  it('lets nothing come into a race', () => {
+    const m = makeRecipe(own([{ addStage: { ...step, after: 'coat' } }], { base: { id: 'gesso-ground', version: 1 } }))
+    expect('problems' in m && m.problems.join()).toMatch(/it is a race/)
+  })
   it('may leave out a stage that makes nothing, and what is used only there', () => {
     const r = made([{ drop: 'stages/sand' }])
     expect(r.stages.map((s) => s.id)).not.toContain('sand')

@@ -3,7 +3,7 @@ import type { Figure } from '#core/reasons'
 import { belowPractice, checkRecipe } from './check'
 import { recipeById } from './catalogue'
 import { recipes as practice } from './catalogue'
-import type { MaterialUse, Recipe } from './shapes'
+import type { MaterialUse, Recipe, Stage } from './shapes'
 
 const slug = () => v.pipe(v.string(), v.regex(/^[a-z0-9-]{1,64}$/, 'not an id | Use small letters, digits and hyphens.'))
 const path = () =>
@@ -25,10 +25,24 @@ const recipeEdit = v.union(
         stage: slug(),
       }),
     }),
+    v.object({
+      addStage: v.object({
+        id: slug(),
+        name: v.pipe(text(60), v.minLength(1, 'empty | Name the step.')),
+        /** The stage that it follows. */
+        after: slug(),
+        minutes: v.pipe(v.number(), v.minValue(0, 'below 0 | Give 0 or more.'), v.maxValue(1440, 'more than a day | Give 1440 or less.')),
+        attended: v.boolean(),
+        pass: v.pipe(text(300), v.minLength(1, 'empty | Say when it is right.')),
+        fail: v.pipe(text(300), v.minLength(1, 'empty | Say when it is wrong.')),
+      }),
+    }),
   ],
-  'not a difference | Give {path, figure}, {path, text}, {drop} or {add}.',
+  'not a difference | Give {path, figure}, {path, text}, {drop}, {add} or {addStage}.',
 )
 export type RecipeEdit = v.InferOutput<typeof recipeEdit>
+
+type StageAdded = Extract<RecipeEdit, { addStage: unknown }>['addStage']
 
 /** A recipe of the house: the method that it comes from and what is done differently. Versions stand beside each other and
  *  are never changed once made. */
@@ -67,6 +81,7 @@ function apply(recipe: Recipe, edit: RecipeEdit): string[] {
     recipe.materials.push(line)
     return []
   }
+  if ('addStage' in edit) return insert(recipe, edit.addStage)
   if ('drop' in edit) return drop(recipe, edit.drop)
   const keys = edit.path.split('/')
   const last = keys.pop()!
@@ -82,6 +97,33 @@ function apply(recipe: Recipe, edit: RecipeEdit): string[] {
     return []
   }
   return [`${edit.path} is no ${'figure' in edit ? 'figure' : 'text'} of ${recipe.id}`]
+}
+
+/** A step more stands where the one before it stands: done in the same places, stopped at where that one may stop, gone with
+ *  its round. Nothing comes into a race. */
+function insert(recipe: Recipe, { id, name, after, minutes, attended, pass, fail }: StageAdded): string[] {
+  const at = recipe.stages.findIndex((s) => s.id === after)
+  const before = recipe.stages[at]
+  if (!before) return [`${name} follows ${after}, which is no stage of ${recipe.id}`]
+  if (recipe.stages.some((s) => s.id === id)) return [`there are two steps ${id}`]
+  if (before.then?.race) return [`nothing comes between ${before.name} and the next step: it is a race`]
+  const home = before.mayBe.includes('home') ? { home: { title: name, few: pass, more: `${pass} ${fail}` } } : {}
+  const round = before.round === undefined ? {} : { round: before.round }
+  const stage: Stage = {
+    id,
+    name,
+    attended,
+    minutes: { value: minutes, unit: 'min', mark: 'E' },
+    mayBe: [...before.mayBe],
+    pass,
+    fail,
+    cautions: [],
+    ...(before.mayStop && { mayStop: true }),
+    ...home,
+    ...round,
+  }
+  recipe.stages.splice(at + 1, 0, stage)
+  return []
 }
 
 function drop(recipe: Recipe, what: string): string[] {

@@ -165,6 +165,8 @@ export const workshopShape = v.pipe(
       /** What is allowed and arranged: heat tools, spraying outdoors by an adult, blades. Left out: heat and blades are, spray
        *  is not. */
       allow: v.optional(v.object({ heat: v.boolean(), spray: v.boolean(), blade: v.boolean() })),
+      /** Places at hand in the room by station (basin, heat tool); what is left out is not known and not judged. */
+      stations: v.optional(v.record(v.pipe(v.string(), v.maxLength(40)), count(0, 60))),
     }),
     pieces: v.pipe(v.array(piece), v.maxLength(limits.people * 2), v.check(unique, 'two pieces have one id | Give each an id of its own.')),
     errandsDone: v.pipe(v.array(v.pipe(v.string(), v.maxLength(80))), v.maxLength(200)),

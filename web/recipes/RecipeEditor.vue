@@ -31,6 +31,33 @@ function addThing() {
   props.of.add({ ...thing.value, material: thing.value.material.trim(), stage: thing.value.stage || stages.value[0]!.id })
   thing.value = { material: '', note: '', basis: 'person', amount: 1, stage: '' }
 }
+/** Steps that nothing may follow but the next one: a coat is drying. */
+const mayFollow = computed(() => stages.value.filter((s) => !s.then?.race && !props.of.dropped(`stages/${s.id}`)))
+const emptyStep = { name: '', after: '', minutes: 5, hands: true, pass: '', fail: '' }
+const step = ref({ ...emptyStep })
+const stepReady = computed(() => step.value.name.trim() && step.value.pass.trim() && step.value.fail.trim())
+function addStep() {
+  const { name, after, minutes, hands, pass, fail } = step.value
+  if (!stepReady.value) return
+  const taken = (id: string) => [...stages.value, ...props.of.steps.value].some((s) => s.id === id)
+  const plain = `own-${name
+    .toLowerCase()
+    .replace(/[^a-z0-9]+/g, '-')
+    .replace(/^-+|-+$/g, '')
+    .slice(0, 40)}`
+  const id = taken(plain) ? `${plain}-${props.of.steps.value.length + 2}` : plain
+  props.of.addStep({
+    id,
+    name: name.trim(),
+    after: after || mayFollow.value[0]!.id,
+    minutes,
+    attended: hands,
+    pass: pass.trim(),
+    fail: fail.trim(),
+  })
+  step.value = { ...emptyStep }
+}
+const stageName = (id: string) => [...stages.value, ...props.of.steps.value].find((s) => s.id === id)?.name ?? id
 const cures = computed(() => (base.value!.cure ? (['minimum', 'recommended'] as const) : []))
 const value = (e: Event) => (e.target as HTMLInputElement).value
 </script>
@@ -119,6 +146,36 @@ const value = (e: Event) => (e.target as HTMLInputElement).value
         </template>
       </li>
     </ol>
+    <ul v-if="of.steps.value.length" class="steps" aria-label="Steps of our own">
+      <li v-for="s in of.steps.value" :key="s.id">
+        <b>{{ s.name }}</b><span class="small two"
+          >after {{ stageName(s.after).toLowerCase() }}, {{ s.attended ? '' : 'a wait of ' }}{{ s.minutes }} min</span
+        >
+        <span class="small"
+          >{{ s.pass }} <span class="two">Not: {{ s.fail }}</span></span
+        ><ChangeMark differs practice="no such step" /><v-btn @click="of.takeStepOut(s.id)">Take out</v-btn>
+      </li>
+    </ul>
+    <form class="more" @submit.prevent="addStep">
+      <label
+        ><span class="label">One step more</span><input v-model="step.name" class="field" maxlength="60" placeholder="Warm the board"
+      /></label>
+      <label
+        ><span class="label">after</span
+        ><select v-model="step.after" class="field">
+          <option v-for="s in mayFollow" :key="s.id" :value="s.id">{{ s.name }}</option>
+        </select></label
+      >
+      <label
+        ><span class="label">minutes</span
+        ><input v-model.number="step.minutes" class="field num" type="number" min="0" max="1440" step="any"
+      /></label>
+      <v-checkbox v-model="step.hands" label="hands at it" />
+      <label class="cue"><span class="label">right when</span><input v-model="step.pass" class="field" maxlength="300" /></label>
+      <label class="cue"><span class="label">wrong when</span><input v-model="step.fail" class="field" maxlength="300" /></label>
+      <v-btn type="submit" :disabled="!stepReady">Add the step</v-btn>
+      <span v-if="step.name && !stepReady" class="small two">Say how a hand knows that it is right, and that it is wrong.</span>
+    </form>
     <h3 class="gap">Things</h3>
     <ul class="things">
       <li v-for="m in amounts" :key="m.material" :class="{ gone: of.dropped(`materials/${m.material}`) }">
@@ -240,6 +297,20 @@ textarea.field {
   border-bottom: 1px solid var(--rule);
   min-height: 52px;
 }
+.steps li {
+  display: grid;
+  grid-template-columns: 180px 200px 1fr 130px auto;
+  gap: 10px;
+  align-items: center;
+  border-bottom: 1px solid var(--rule);
+  min-height: 52px;
+}
+.cue {
+  flex: 1 1 200px;
+}
+.cue input {
+  width: 100%;
+}
 .more {
   display: flex;
   flex-wrap: wrap;
@@ -249,6 +320,7 @@ textarea.field {
 }
 @media (max-width: 900px) {
   .stages li,
+  .steps li,
   .things li {
     grid-template-columns: 1fr 1fr;
   }

@@ -4,7 +4,6 @@ import { useRoute } from 'vue-router'
 import { writeRecipe } from '#core/exchange'
 import { recipesOf } from '#core/house'
 import { recipeCard } from '#core/phrases'
-import { difference, planWorkshop } from '#core/plan'
 import { asNextVersion, belowPractice, compareRecipes, latestRecipe, recipeById, recipes, type OwnRecipe, type Recipe } from '#core/recipe'
 import { inZone } from '#core/time'
 import { api } from '../app/api'
@@ -15,6 +14,7 @@ import SegmentChoice from '../ui/SegmentChoice.vue'
 import TrimSheet from '../ui/TrimSheet.vue'
 import RecipeEditor from './RecipeEditor.vue'
 import { useRecipeDraft } from './useRecipeDraft'
+import { useSwap } from './useSwap'
 
 /** Recipes of the house: begun from a method, versions kept, two compared, brought in and taken out as files and cards. */
 const route = useRoute()
@@ -25,7 +25,7 @@ const say = computed(() => house.value && desk.say(house.value))
 const own = computed(() => house.value?.recipes ?? [])
 const all = computed(() => (house.value ? recipesOf(house.value) : []))
 const drafting = useRecipeDraft(houseId)
-const { draft, recipe, problems } = drafting
+const { draft, recipe, problems, damaged } = drafting
 const slug = (name: string) =>
   name
     .toLowerCase()
@@ -89,24 +89,16 @@ const pair = computed(() => {
   const [a, b] = [pick(left.value), pick(right.value)]
   return a && b ? { a, b, rows: compareRecipes(a, b) } : undefined
 })
-const planned = computed(() => {
-  if (!pair.value || !house.value || !say.value) return []
-  const { a, b } = pair.value
-  return desk.workshops
-    .filter((w) => w.houseId === houseId.value && !w.archivedAt && w.designs[0]!.material in b.surfaces)
-    .map((w) => {
-      const by = (r: Recipe) =>
-        planWorkshop({
-          workshop: { ...w, designs: [{ ...w.designs[0]!, recipe: { id: r.id, version: r.version } }] },
-          house: house.value!,
-          now: inZone(desk.now, house.value!.timeZone),
-        })
-      const told = difference(by(a), by(b)).filter(
-        (d) => d.by !== 0 && /^(cost-bought|session\/|earliest|recommended|packs\/|adults)/.test(d.key),
-      )
-      return { title: w.title, lines: told.slice(0, 5).map((d) => `${nameOf(d.key)} ${say.value!.difference(d)}`) }
-    })
-})
+const { swapped, problem: swapProblem } = useSwap(
+  computed(() => pair.value && house.value && { ...pair.value, house: house.value, now: inZone(desk.now, house.value.timeZone) }),
+  computed(() => desk.workshops.filter((w) => w.houseId === houseId.value)),
+)
+const planned = computed(() =>
+  swapped.value.map((x) => ({
+    title: x.workshop.title,
+    lines: x.differences.slice(0, 5).map((d) => `${nameOf(d.key)} ${say.value!.difference(d)}`),
+  })),
+)
 const nameOf = (key: string) =>
   key.startsWith('session/')
     ? 'class'
@@ -144,6 +136,10 @@ const made = (o: OwnRecipe) => recipeById(o.recipe, o.version, all.value)
     </div>
     <p class="two">
       How this house does it, where it differs from the method it came from. A plan stays with the version that it was made with.
+    </p>
+    <p v-if="damaged" role="alert" class="watch">
+      A recipe begun earlier in this browser can’t be read and was put aside.
+      <v-btn @click="download('recipe-put-aside.txt', damaged, 'text/plain')">Save what is there</v-btn>
     </p>
     <TrimSheet v-if="draft" class="sheet">
       <div class="between">
@@ -248,7 +244,8 @@ const made = (o: OwnRecipe) => recipeById(o.recipe, o.version, all.value)
             </tbody>
           </table>
           <h3 class="gap">What the second means for open plans</h3>
-          <p v-if="planned.length === 0" class="two">No open plan is on a surface that it takes.</p>
+          <p v-if="swapProblem" role="alert" class="stop">{{ swapProblem }} Choose one of the two again.</p>
+          <p v-else-if="planned.length === 0" class="two">No open plan is on a surface that it takes.</p>
           <p v-for="p in planned" :key="p.title">
             <b>{{ p.title }}</b> {{ p.lines.join('; ') || 'nothing that is counted' }}.
           </p>

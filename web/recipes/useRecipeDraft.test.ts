@@ -4,8 +4,14 @@ import { latestRecipe } from '#core/recipe'
 import { useRecipeDraft } from './useRecipeDraft'
 
 const kept = new Map<string, string>()
+const listeners: ((e: { key: string }) => void)[] = []
 beforeEach(() => {
   kept.clear()
+  listeners.length = 0
+  vi.stubGlobal('window', {
+    addEventListener: (_kind: string, f: (e: { key: string }) => void) => listeners.push(f),
+    removeEventListener: () => undefined,
+  })
   vi.stubGlobal('localStorage', {
     getItem: (k: string) => kept.get(k) ?? null,
     setItem: (k: string, v: string) => void kept.set(k, v),
@@ -20,6 +26,33 @@ const begin = (house = 'saltbox') => {
 const lay = latestRecipe('medium-transfer')!.stages.find((s) => s.id === 'lay')!
 
 describe('a recipe being written', () => {
+  it('has steps of its own, which go with their words', () => {
+    const d = begin()
+    d.addStep({ id: 'own-warm', name: 'Warm', after: 'sand', minutes: 4, attended: true, pass: 'Warm.', fail: 'Cold.' })
+    d.set('stages/own-warm/pass', 'Hot.', 'Warm.')
+    expect(d.recipe.value!.stages.find((s) => s.id === 'own-warm')!.pass).toBe('Hot.')
+    d.takeStepOut('own-warm')
+    expect(d.draft.value!.edits).toEqual([])
+  })
+  it('puts a kept draft that can’t be read aside and says so', () => {
+    kept.set('imprenta.recipe.saltbox', '{"name": "Ours", "ed')
+    const d = useRecipeDraft(ref('saltbox'))
+    expect(d.draft.value).toBeUndefined()
+    expect(d.damaged.value).toBe('{"name": "Ours", "ed')
+    expect(kept.get('imprenta.recipe.saltbox.damaged')).toBe('{"name": "Ours", "ed')
+  })
+  it('takes over what another tab changed', async () => {
+    const d = begin()
+    await nextTick()
+    const theirs = { ...d.draft.value!, edits: [{ path: 'stages/lay/minutes', figure: 12 }] }
+    kept.set('imprenta.recipe.saltbox', JSON.stringify(theirs))
+    listeners.forEach((tell) => tell({ key: 'imprenta.recipe.saltbox' }))
+    d.set('stages/lay/pass', 'Flat.', lay.pass)
+    expect(d.draft.value!.edits).toEqual([
+      { path: 'stages/lay/minutes', figure: 12 },
+      { path: 'stages/lay/pass', text: 'Flat.' },
+    ])
+  })
   it('begins as its method, without a difference', () => {
     const d = begin()
     expect(d.recipe.value).toMatchObject({ name: 'Ours', stages: latestRecipe('medium-transfer')!.stages })

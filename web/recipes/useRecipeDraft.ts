@@ -1,23 +1,42 @@
-import { computed, ref, watch, type Ref } from 'vue'
-import { makeRecipe, recipeById, type OwnRecipe, type Recipe, type RecipeEdit } from '#core/recipe'
+import { computed, onScopeDispose, ref, watch, type Ref } from 'vue'
+import * as v from 'valibot'
+import { makeRecipe, ownRecipeShape, recipeById, type OwnRecipe, type Recipe, type RecipeEdit } from '#core/recipe'
+
+/** A draft is a recipe that may have no id yet, and no name while one is typed. */
+const draftShape = v.object({ ...ownRecipeShape.entries, recipe: v.string(), name: v.string() })
 
 /** The recipe that is being written: its differences by place, kept in this browser until it is made into a version, so that
- *  a reload loses nothing. */
+ *  a reload loses nothing. Tabs of one browser write the same draft: what one changes shows in the others at once, so none
+ *  begins from an old one. A kept draft that can't be read is put aside under another key and said so, not thrown away. */
 export function useRecipeDraft(houseId: Ref<string>) {
   const key = () => `imprenta.recipe.${houseId.value}`
-  const kept = () => {
+  const damaged = ref('')
+  const kept = (): OwnRecipe | undefined => {
     const text = localStorage.getItem(key())
-    return text ? (JSON.parse(text) as OwnRecipe) : undefined
+    if (!text) return undefined
+    const read = v.safeParse(v.pipe(v.string(), v.parseJson(), draftShape), text)
+    if (read.success) return read.output
+    localStorage.setItem(`${key()}.damaged`, text)
+    localStorage.removeItem(key())
+    damaged.value = text
+    return undefined
   }
   const draft = ref<OwnRecipe | undefined>(kept())
   watch(
     draft,
     (d) => {
-      if (d) localStorage.setItem(key(), JSON.stringify(d))
+      const text = d && JSON.stringify(d)
+      if (text === (localStorage.getItem(key()) ?? undefined)) return
+      if (text) localStorage.setItem(key(), text)
       else localStorage.removeItem(key())
     },
     { deep: true },
   )
+  const fromOtherTab = (e: StorageEvent) => {
+    if (e.key === key()) draft.value = kept()
+  }
+  window.addEventListener('storage', fromOtherTab)
+  onScopeDispose(() => window.removeEventListener('storage', fromOtherTab))
   // Another house on the same page has a draft of its own.
   watch(houseId, () => (draft.value = kept()))
 
@@ -43,6 +62,11 @@ export function useRecipeDraft(houseId: Ref<string>) {
   const add = (thing: Extract<RecipeEdit, { add: object }>['add']) => draft.value!.edits.push({ add: thing })
   const takeOut = (material: string) => (draft.value!.edits = without((e) => 'add' in e && e.add.material === material))
 
-  return { draft, base, recipe, problems, at, set, dropped, drop, added, add, takeOut }
+  const steps = computed(() => draft.value?.edits.flatMap((e) => ('addStage' in e ? [e.addStage] : [])) ?? [])
+  const addStep = (step: Extract<RecipeEdit, { addStage: object }>['addStage']) => draft.value!.edits.push({ addStage: step })
+  const takeStepOut = (id: string) =>
+    (draft.value!.edits = without((e) => ('addStage' in e && e.addStage.id === id) || ('path' in e && e.path.startsWith(`stages/${id}/`))))
+
+  return { steps, addStep, takeStepOut, damaged, draft, base, recipe, problems, at, set, dropped, drop, added, add, takeOut }
 }
 export type RecipeDraft = ReturnType<typeof useRecipeDraft>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import type { Row } from '#core/finder'
-import { recipeById, type Option, type School, type Whites } from '#core/recipe'
+import { recipeById, roomStations, type Option, type School, type Whites } from '#core/recipe'
 import { recipesOf } from '#core/house'
 import { allowed } from '#core/workshop'
 import SegmentChoice from '../../ui/SegmentChoice.vue'
@@ -32,6 +32,22 @@ const schools = computed(() => (allSchools.value ? recipe.value.schools : recipe
 const allow = computed(() => allowed(w.value))
 const may = (h: 'heat' | 'spray' | 'blade', on: boolean) =>
   props.bench.set('choices/allow', { ...allow.value, [h]: on }, `${h} is ${on ? 'allowed' : 'not allowed'}`)
+/** Places at the stations that any method on this table works at; empty is not known, and then not judged. */
+const stations = computed(() => {
+  const used = new Set(recipesOf(props.bench.house.value!).flatMap((r) => r.stages.map((s) => s.station)))
+  return roomStations.filter((s) => used.has(s.id))
+})
+const typed = ref<Record<string, string>>({})
+const stationText = (id: string) => typed.value[id] ?? String(w.value.choices.stations?.[id] ?? '')
+const wrongStation = (id: string) => !/^\s*([0-9]|[1-5][0-9]|60)?\s*$/.test(stationText(id))
+function atHand(id: string, name: string, raw: string) {
+  typed.value = { ...typed.value, [id]: raw }
+  if (wrongStation(id)) return
+  const rest = Object.fromEntries(Object.entries(w.value.choices.stations ?? {}).filter(([k]) => k !== id))
+  const now = raw.trim() === '' ? rest : { ...rest, [id]: Number(raw) }
+  delete typed.value[id]
+  props.bench.set('choices/stations', Object.keys(now).length ? now : undefined, `${name}: ${raw.trim() || 'not said'}`)
+}
 const wish = (x: string) => props.bench.set(path('whites'), x === 'any' ? undefined : (x as Whites), `whites wanted: ${x}`)
 /** What another option would change, before it is chosen. */
 const effects = computed(() =>
@@ -99,6 +115,20 @@ function say1(s: School, o: Option): string {
         /><v-checkbox :model-value="allow.spray" label="Spraying outdoors, by an adult" @update:model-value="may('spray', !!$event)" />
       </div>
     </div>
+    <fieldset class="stations">
+      <legend class="label">At hand in the room <span class="two small light">empty: not judged</span></legend>
+      <label v-for="x in stations" :key="x.id"
+        ><input
+          class="field"
+          inputmode="numeric"
+          maxlength="3"
+          :value="stationText(x.id)"
+          :aria-invalid="wrongStation(x.id)"
+          @change="atHand(x.id, x.name, ($event.target as HTMLInputElement).value)"
+        />
+        {{ x.name }}<span v-if="wrongStation(x.id)" class="stop small">0 to 60, please</span></label
+      >
+    </fieldset>
     <div class="between">
       <h3 class="gap">{{ recipe.name }}, your way <span class="two small light">where practitioners differ</span></h3>
       <button v-if="recipe.schools.length > 6" type="button" class="plain more" @click="allSchools = !allSchools">
@@ -143,6 +173,22 @@ function say1(s: School, o: Option): string {
   </div>
 </template>
 <style scoped>
+.stations {
+  border: 0;
+  padding: 0;
+  margin: 10px 0 0;
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px 18px;
+}
+.stations legend {
+  padding: 0;
+}
+.stations .field {
+  width: 52px;
+  margin-right: 4px;
+}
+
 .samples {
   list-style: none;
   padding: 0;

@@ -1,0 +1,52 @@
+import type { RoomStation } from '#core/recipe'
+import type { Finding, Plan, Remedy } from './shapes'
+import type { Situation } from './situation'
+import { finding, remedy, type Find } from './ways'
+
+/** So many places may be brought at most before the way out stops being one. */
+const mostBrought = 12
+
+/** Places in the room against what the classes ask of them. Only stations whose count is said are judged; one person has a place
+ *  at a time (E). A station that is not there is a stop, one that takes longer than the class a look; the way out is the fewest
+ *  places that do. Not a queue: the least time that n places need for everybody, so what it says is too short is too short. */
+export const stations: Find = (s, plan) => s.roomStations.flatMap((station) => judge(s, plan, station))
+
+function judge(s: Situation, plan: Plan, station: RoomStation): Finding[] {
+  const have = s.workshop.choices.stations?.[station.id]
+  if (have === undefined || plan.people === 0) return []
+  return plan.sessions.flatMap((session) => {
+    const here = s.resolved.stages.filter((x) => x.station === station.id && plan.split.split[x.id] === session.id)
+    if (here.length === 0) return []
+    const each = here.reduce((sum, x) => sum + x.minutes.value, 0)
+    const values = { station: station.name, one: station.one, stage: here[0]!.name, session: session.number, have }
+    if (have === 0) return [{ ...finding('station-missing', 'stop', 'room', values, [bring(s, station, have, 1)]), mark: 'E' as const }]
+    const least = (n: number) => Math.ceil(plan.people / n) * each
+    if (least(have) <= session.minutes) return []
+    const enough = Array.from({ length: mostBrought }, (_, i) => have + 1 + i).find((n) => least(n) <= session.minutes)
+    return [
+      {
+        ...finding(
+          'station-short',
+          'look',
+          'room',
+          { ...values, each, people: plan.people, minutes: least(have), available: session.minutes },
+          enough ? [bring(s, station, have, enough)] : [],
+        ),
+        mark: 'E' as const,
+      },
+    ]
+  })
+}
+
+const bring = (s: Situation, station: RoomStation, have: number, to: number): Remedy =>
+  remedy(
+    'bring-station',
+    [
+      {
+        path: 'choices/stations',
+        before: s.workshop.choices.stations ?? null,
+        after: { ...s.workshop.choices.stations, [station.id]: to },
+      },
+    ],
+    { more: to - have, what: to - have === 1 ? station.one : station.name },
+  )

@@ -1,0 +1,4 @@
+import { expose } from 'comlink'
+import { swapRecipe } from '#core/plan'
+
+expose({ swapRecipe })

@@ -6,6 +6,11 @@ import { phrases } from '#core/phrases'
 const say = phrases(demoHouses[0]!, '2026-05-12T09:00:00-04:00[America/New_York]')
 const values = {
   ink: 'toner',
+  have: 2,
+  station: 'heat tools',
+  one: 'heat tool',
+  what: 'heat tool',
+  available: 120,
   printer: 'inkjet',
   gsm: 120,
   most: 5,

@@ -115,7 +115,7 @@ function stageSamples(s: Situation, plan: Plan): StageSample[] {
     const behind = new Set(s.resolved.stages.slice(0, last + 1).map((x) => x.id))
     const begun = plan.errands.find((e) => e.id === `sample-${sample.id}`)
     const uses = plan.kit.filter((l) => !l.durable && l.stages.some((x) => behind.has(x))).map((l) => l.name.toLowerCase())
-    return [{ id: sample.id, name: sample.name, ...(begun && { startBy: begun.by }), uses }]
+    return [{ id: sample.id, name: sample.name, ...(begun && { startBy: begun.by, because: begun.because }), uses }]
   })
 }
 

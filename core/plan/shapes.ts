@@ -83,6 +83,8 @@ export interface StageSample {
   name: string
   /** Left out where it is made within the hour of setting up. */
   startBy?: Zoned
+  /** What counts back to that start. */
+  because?: Because
   uses: string[]
 }
 

@@ -214,7 +214,9 @@ const missing = computed(() => id.value !== undefined && !w.value)
         <div class="cols">
           <h3>What did it</h3>
           <span class="small two">speaks against</span><span /><span class="small two">speaks for</span
-          ><span class="small two">a block, a weight <SourceMark mark="E" /></span>
+          ><span class="small two" title="Solid blocks less open ones: from 4 on likely, from 1 possible, 0 can’t tell, below −2 ruled out."
+            >a block, a weight <SourceMark mark="E" />; 4 is likely, 1 possible</span
+          >
         </div>
         <div role="radiogroup" aria-label="Causes">
           <button

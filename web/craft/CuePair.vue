@@ -1,14 +1,18 @@
 <script setup lang="ts">
-import SymptomDrawing from '../clinic/SymptomDrawing.vue'
 import VerdictShape from '../ui/VerdictShape.vue'
+import CueDrawing from './CueDrawing.vue'
+import type { CueSwatches } from './cueSwatch'
 
-/** How a hand knows: right when, wrong when; shape and word together. */
-defineProps<{ pass: string; fail: string; fault?: string | undefined }>()
+/** How a hand knows: right when, wrong when; a drawing with one word, and the whole cue; shape and words together. */
+defineProps<{ pass: string; fail: string; swatches?: CueSwatches | undefined }>()
 </script>
 <template>
   <div class="pair">
-    <span v-if="fault" class="swatch"><SymptomDrawing symptom="" /></span
-    ><span v-if="fault" class="swatch"><SymptomDrawing :symptom="fault" /></span>
+    <template v-if="swatches">
+      <span v-for="side in ['pass', 'fail'] as const" :key="side" class="drawn" aria-hidden="true"
+        ><CueDrawing class="swatch" :drawing="swatches[side].drawing" />{{ swatches[side].word }}</span
+      >
+    </template>
     <p><VerdictShape state="settled" :size="17" /><span class="sr">Right when: </span>{{ pass }}</p>
     <p><VerdictShape state="stop" :size="17" /><span class="sr">Wrong when: </span>{{ fail }}</p>
   </div>
@@ -20,6 +24,12 @@ defineProps<{ pass: string; fail: string; fault?: string | undefined }>()
   gap: 2px 12px;
   font-size: 14.5px;
   line-height: 1.3;
+}
+.drawn {
+  display: flex;
+  gap: 8px;
+  align-items: flex-end;
+  color: var(--text-2);
 }
 .swatch {
   width: 62px;
@@ -36,7 +46,7 @@ p {
     grid-template-columns: 1fr;
     gap: 4px;
   }
-  .swatch {
+  .drawn {
     display: none;
   }
 }

@@ -8,7 +8,8 @@ import PieceToken from '../ui/PieceToken.vue'
 import HandSign from '../ui/HandSign.vue'
 import SourceMark from '../ui/SourceMark.vue'
 import CuePair from './CuePair.vue'
-import { faultOf } from './cueSwatch'
+import { swatchesOf } from './cueSwatch'
+import StripExample from './StripExample.vue'
 import StageDrawing from './StageDrawing.vue'
 
 /** A method as a spread of two sheets: what it is, its stages with drawings and cues, materials, and where practitioners differ. */
@@ -120,7 +121,8 @@ const amount = (m: MaterialUse): [string, Figure | undefined] => {
                 s.station ? `, ${s.station}` : ''
               }}{{ s.optional ? ', only by choice' : '' }}
             </p>
-            <CuePair :pass="s.pass" :fail="s.fail" :fault="faultOf(s.id)" />
+            <CuePair :pass="s.pass" :fail="s.fail" :swatches="swatchesOf(s.id)" />
+            <StripExample v-if="s.id === 'tape'" />
             <p v-if="wait(s)" class="small lag">
               <b>then {{ wait(s) }}</b> <SourceMark :mark="(s.then!.most ?? s.then!.least).mark" /> {{ s.then!.why }}
             </p>

@@ -1,18 +1,25 @@
 import { describe, expect, it } from 'vitest'
 import { symptoms } from '#core/clinic'
 import { recipes } from '#core/recipe'
-import { faultOf } from './cueSwatch'
+import { swatchesOf } from './cueSwatch'
 
-describe('the drawing beside a cue', () => {
-  it('is a symptom that the clinic draws', () => {
-    const known = symptoms.map((s) => s.id)
-    for (const r of recipes)
-      for (const s of r.stages) {
-        const fault = faultOf(s.id)
-        if (fault) expect(known).toContain(fault)
-      }
+const all = recipes.flatMap((r) => r.stages.map((s) => ({ r, s, of: swatchesOf(s.id) })))
+
+describe('the drawings beside a cue', () => {
+  it('show two different things', () => {
+    for (const { s, of } of all) if (of) expect([s.id, of.pass.drawing !== of.fail.drawing]).toEqual([s.id, true])
   })
-  it('is there for most stages of every method', () => {
-    for (const r of recipes) expect([r.id, r.stages.filter((s) => faultOf(s.id)).length / r.stages.length > 0.6]).toEqual([r.id, true])
+  it('wear one short word each', () => {
+    for (const { of } of all) for (const side of of ? [of.pass, of.fail] : []) expect(side.word).toMatch(/^[a-z]+( [a-z]+)?$/)
+  })
+  it('are a symptom that the clinic draws where something went wrong, but for paper that is still wet', () => {
+    const known = [...symptoms.map((s) => s.id), 'wet']
+    for (const { of } of all) if (of) expect(known).toContain(of.fail.drawing)
+  })
+  it('are there for nearly all stages of every method', () => {
+    for (const r of recipes) {
+      const drawn = all.filter((x) => x.r === r && x.of).length
+      expect([r.id, drawn / r.stages.length > 0.75]).toEqual([r.id, true])
+    }
   })
 })

@@ -1,33 +1,51 @@
-/** What a stage that went wrong looks like: the clinic's drawing beside its cue. Stages whose fault cannot be seen have none. */
-const faults: Record<string, string> = {
-  print: 'edge',
-  trim: 'edge',
-  tape: 'seam',
-  burnish: 'bald',
-  soak: 'stays',
-  wet: 'stays',
-  scuff: 'stays',
-  coat: 'bald',
-  lay: 'wrinkles',
-  mist: 'wrinkles',
-  shelve: 'goop',
-  peel: 'lifts',
-  lift: 'torn',
-  rub1: 'lifts',
-  look1: 'haze',
-  look2: 'haze',
-  rub2: 'lifts',
-  rub3: 'bald',
-  dry: 'cloudy',
-  seal: 'cloudy',
-  seal1: 'cloudy',
-  seal2: 'cloudy',
-  mount: 'lets-go',
-  tack: 'lets-go',
-  warm: 'tissue',
-  set: 'drips',
-  wrap: 'wrinkles',
-  fix: 'runs',
+/** One side of a cue, drawn: which drawing, and the one word under it. */
+export interface Swatch {
+  drawing: string
+  word: string
+}
+export interface CueSwatches {
+  pass: Swatch
+  fail: Swatch
 }
 
-export const faultOf = (stage: string): string | undefined => faults[stage]
+const cue = (pass: string, passWord: string, fail: string, failWord: string): CueSwatches => ({
+  pass: { drawing: pass, word: passWord },
+  fail: { drawing: fail, word: failWord },
+})
+
+/** What a stage that went right and one that went wrong look like, by the stage's id. Stages whose cue cannot be seen, or that
+ *  a house made for itself, have none. */
+const swatches: Record<string, CueSwatches> = {
+  print: cue('finger', 'stays', 'runs', 'smears'),
+  carrier: cue('margin', 'flat', 'wrinkles', 'creased'),
+  trim: cue('margin', 'margin', 'edge', 'cut off'),
+  tape: cue('overlap', 'overlaps', 'seam', 'gaps'),
+  burnish: cue('dark', 'dark', 'bald', 'blotchy'),
+  soak: cue('through', 'shows', 'stays', 'holds'),
+  wet: cue('through', 'shows', 'stays', 'dry spot'),
+  scuff: cue('through', 'drinks', 'stays', 'shut'),
+  mist: cue('wet', 'damp', 'wrinkles', 'wrinkled'),
+  paint: cue('plain', 'even', 'cloudy', 'streaks'),
+  coat: cue('wet', 'even', 'bald', 'missed'),
+  lay: cue('flat', 'flat', 'wrinkles', 'wrinkled'),
+  shelve: cue('flat', 'clean', 'goop', 'ooze'),
+  peel: cue('corner', 'parts', 'lifts', 'lifts'),
+  lift: cue('flat', 'whole', 'torn', 'torn'),
+  rub1: cue('crumbs', 'rolls off', 'lifts', 'colour'),
+  look1: cue('haze', 'haze shows', 'wet', 'still wet'),
+  look2: cue('haze', 'haze shows', 'wet', 'still wet'),
+  rub2: cue('flat', 'clear', 'lifts', 'lifts'),
+  rub3: cue('flat', 'clear', 'bald', 'bald'),
+  dry: cue('flat', 'dry', 'cloudy', 'clouds'),
+  seal: cue('gloss', 'clear', 'cloudy', 'cloudy'),
+  seal1: cue('gloss', 'clear', 'cloudy', 'cloudy'),
+  seal2: cue('gloss', 'clear', 'cloudy', 'cloudy'),
+  mount: cue('flat', 'holds', 'lets-go', 'lets go'),
+  tack: cue('flat', 'holds', 'lets-go', 'lets go'),
+  warm: cue('beads', 'beads', 'tissue', 'edge'),
+  set: cue('flat', 'smooth', 'drips', 'drips'),
+  wrap: cue('flat', 'tight', 'wrinkles', 'slack'),
+  fix: cue('flat', 'stays', 'runs', 'runs'),
+}
+
+export const swatchesOf = (stage: string): CueSwatches | undefined => swatches[stage]

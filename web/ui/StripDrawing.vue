@@ -11,7 +11,8 @@ const props = defineProps<{
   picture: { widthMm: number; heightMm: number }
   drawing: Drawing
   boxes: readonly KeepClear[]
-  what: KeepClear['what']
+  /** What a box drawn here is; left out, nothing can be drawn. */
+  what?: KeepClear['what']
 }>()
 const emit = defineEmits<{ add: [Omit<KeepClear, 'id'>] }>()
 const k = computed(() => 300 / Math.max(props.picture.widthMm, props.picture.heightMm, 1))
@@ -41,7 +42,7 @@ function down(e: PointerEvent) {
 function up() {
   const p = pulled.value
   from.value = to.value = undefined
-  if (!p || p.w < 6 || p.h < 6) return
+  if (!p || !props.what || p.w < 6 || p.h < 6) return
   const mm = (px: number) => Number((px / k.value).toFixed(1))
   emit('add', { xMm: mm(p.x), yMm: mm(h.value - p.y - p.h), widthMm: mm(p.w), lengthMm: mm(p.h), what: props.what })
 }
@@ -49,11 +50,12 @@ function up() {
 <template>
   <svg
     class="strips"
+    :class="{ hand: what }"
     :viewBox="`${-pad} ${-pad} ${w + 2 * pad} ${h + 2 * pad}`"
     :style="{ maxWidth: `${w + 2 * pad}px` }"
     role="img"
     :aria-label="`${layout.strips} strips ${layout.direction}, ${layout.seams.length} seams, ${layout.seamOnKeepClearMm} mm of seam over what is kept clear`"
-    @pointerdown="down"
+    @pointerdown="what && down($event)"
     @pointermove="from && (to = at($event))"
     @pointerup="up"
     @pointercancel="from = to = undefined"
@@ -76,9 +78,11 @@ function up() {
 <style scoped>
 .strips {
   width: 100%;
+  display: block;
+}
+.hand {
   touch-action: none;
   cursor: crosshair;
-  display: block;
 }
 .pic {
   width: 100%;

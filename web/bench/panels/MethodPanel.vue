@@ -5,6 +5,7 @@ import { recipeById, roomStations, type Option, type School, type Whites } from 
 import { recipesOf } from '#core/house'
 import { allowed } from '#core/workshop'
 import SegmentChoice from '../../ui/SegmentChoice.vue'
+import BecauseFigure from '../../ui/BecauseFigure.vue'
 import SourceMark from '../../ui/SourceMark.vue'
 import CuePair from '../../craft/CuePair.vue'
 import FinderRows from '../../method/FinderRows.vue'
@@ -155,7 +156,16 @@ function say1(s: School, o: Option): string {
       <ul class="samples">
         <li v-for="x in plan.stageSamples" :key="x.id">
           <b>{{ x.name }}</b>
-          <span>{{ x.startBy ? `begin by ${say.at(x.startBy)}` : 'made while setting up' }}</span>
+          <span v-if="x.startBy && x.because"
+            >begin by
+            <BecauseFigure
+              :figure="{ value: x.startBy, unit: 'instant', because: x.because }"
+              :text="say.at(x.startBy)"
+              :name="`${x.name}, begun by`"
+              :say="say"
+              quiet
+          /></span>
+          <span v-else>made while setting up</span>
           <span class="small two">uses {{ x.uses.join(', ') }}</span>
         </li>
       </ul>

@@ -1,0 +1,37 @@
+<script setup lang="ts">
+import { isRefusal } from '#core/reasons'
+import { layStrips, type StripLayout } from '#core/tape'
+import StripDrawing from '../ui/StripDrawing.vue'
+
+/** The tape, worked on one picture: both directions computed, the better one drawn. */
+const picture = { widthMm: 102, lengthMm: 152 }
+const tape = { widthMm: 48, overlapMm: 12 }
+const lay = (marginMm: number, size: { widthMm: number; lengthMm: number }): StripLayout | undefined => {
+  const laid = layStrips({ picture: size, tape, marginMm, keepClear: [] })
+  return isRefusal(laid) ? undefined : laid
+}
+const best = lay(5, picture)
+const small = [5, 2].map((m) => lay(m, { widthMm: 44, lengthMm: 60 })?.strips)
+</script>
+<template>
+  <div v-if="best" class="example">
+    <StripDrawing class="drawn" :layout="best" :picture="{ widthMm: 102, heightMm: 152 }" drawing="ferry" :boxes="[]" />
+    <p class="small two">
+      A picture of 102 × 152 mm, tape of 48 mm, overlap 12, margin 5: {{ best.strips }} strips of {{ best.stripLengthMm }} mm
+      {{ best.direction }}, {{ best.tapeMm }} mm of tape, {{ best.slackMm }} mm to slide the seams off the middle and off faces. A film of
+      44 × 60 mm needs {{ small[0] }} strips, or {{ small[1] }} if the margin is 2 mm.
+    </p>
+  </div>
+</template>
+<style scoped>
+.example {
+  display: grid;
+  grid-template-columns: 92px 1fr;
+  gap: 12px;
+  margin: 6px 0;
+  align-items: center;
+}
+.drawn {
+  pointer-events: none;
+}
+</style>

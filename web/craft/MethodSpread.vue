@@ -56,7 +56,7 @@ const amount = (m: MaterialUse): [string, Figure | undefined] => {
         <div class="top">
           <div>
             <h1>{{ recipe.name }}</h1>
-            <p class="lead">{{ recipe.summary }} It looks {{ recipe.look }}.</p>
+            <p class="lead">{{ recipe.summary }} Looks: {{ recipe.look }}.</p>
             <template v-if="differs.length">
               <p class="ink">
                 <b>Differs from {{ practice!.name }}, version {{ recipe.version }}</b> {{ recipe.note }}

@@ -1,13 +1,13 @@
 <script setup lang="ts">
-import { isRefusal } from '#core/reasons'
-import { layStrips, type StripLayout } from '#core/tape'
+import { isRefusal, readInput } from '#core/reasons'
+import { layStrips, tapeInput, type StripLayout } from '#core/tape'
 import StripDrawing from '../ui/StripDrawing.vue'
 
 /** The tape, worked on one picture: both directions computed, the better one drawn. */
 const picture = { widthMm: 102, lengthMm: 152 }
 const tape = { widthMm: 48, overlapMm: 12 }
 const lay = (marginMm: number, size: { widthMm: number; lengthMm: number }): StripLayout | undefined => {
-  const laid = layStrips({ picture: size, tape, marginMm, keepClear: [] })
+  const laid = layStrips(readInput(tapeInput, { picture: size, tape, marginMm, keepClear: [] }))
   return isRefusal(laid) ? undefined : laid
 }
 const best = lay(5, picture)

@@ -33,7 +33,7 @@ function addThing() {
 }
 /** Steps that nothing may follow but the next one: a coat is drying. */
 const mayFollow = computed(() => stages.value.filter((s) => !s.then?.race && !props.of.dropped(`stages/${s.id}`)))
-const emptyStep = { name: '', after: '', minutes: 5, hands: true, pass: '', fail: '' }
+const emptyStep = { name: '', after: mayFollow.value[0]?.id ?? '', minutes: 5, hands: true, pass: '', fail: '' }
 const step = ref({ ...emptyStep })
 const stepReady = computed(() => step.value.name.trim() && step.value.pass.trim() && step.value.fail.trim())
 function addStep() {
@@ -49,7 +49,7 @@ function addStep() {
   props.of.addStep({
     id,
     name: name.trim(),
-    after: after || mayFollow.value[0]!.id,
+    after,
     minutes,
     attended: hands,
     pass: pass.trim(),

@@ -276,6 +276,7 @@ section {
   border-top: 2px solid var(--text);
   padding-top: 12px;
   display: grid;
+  grid-template-columns: minmax(0, 1fr);
   gap: 12px;
 }
 .names {

@@ -10,3 +10,11 @@ defineEmits<{ 'update:modelValue': [string] }>()
     </v-btn-toggle>
   </div>
 </template>
+<style scoped>
+/* More options than the width holds go on in the next row. */
+.v-btn-toggle {
+  max-width: 100%;
+  height: auto !important;
+  flex-wrap: wrap;
+}
+</style>

@@ -7,10 +7,11 @@ import { mediumInput, mediumNeed } from '#core/medium'
 import { buyingInput, cheapestPacks } from '#core/buying'
 import { cure, cureInput } from '#core/cure'
 import { cutStock, stockInput } from '#core/stock'
+import { gangSheets, sheetsInput } from '#core/sheets'
 import { planInput, planWorkshop } from '#core/plan'
 import { sayPlan } from '#core/phrases'
 
-/** A search's budget: milliseconds or steps, and its seed. No capability of this list searches yet. */
+/** A search's budget: milliseconds or steps, and its seed. Without either a search takes its usual steps. */
 export interface Budget {
   ms?: number | undefined
   steps?: number | undefined
@@ -42,6 +43,12 @@ export const capabilities: Record<string, Run> = {
   buying: capability(buyingInput, cheapestPacks),
   stock: capability(stockInput, cutStock),
   cure: capability(cureInput, cure),
+  sheets: (input, { ms, steps, seed }) => {
+    const read = readInput(sheetsInput, input)
+    const until = ms === undefined ? undefined : performance.now() + ms
+    const budget = until === undefined ? {} : { steps: steps ?? Infinity, enough: () => performance.now() >= until }
+    return gangSheets(read, { ...(steps !== undefined && { steps }), ...(seed !== undefined && { seed }), ...budget })
+  },
   plan: capability(planInput, (i) => {
     const { evidence, ...rest } = i
     const plan = planWorkshop({ ...rest, ...(evidence && { evidence }) })

@@ -1,1 +1,3 @@
 export { gridOnSheet, type SheetGrid } from './grid'
+export { gangSheets, Ganging, sheetsInput, tooLarge, usualSteps, type Ganged, type Lock, type SheetsInput } from './gang'
+export { cutList, type Cut, type CutTree, type GangedSheet, type Place } from './cuts'

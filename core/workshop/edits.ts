@@ -24,6 +24,7 @@ export function setHeadcount(workshop: Workshop, people: number, ids: string[]):
   const goes = [...now].sort((a, b) => Number(a.name !== null) - Number(b.name !== null) || b.seat - a.seat).slice(0, now.length - people)
   const changes = goes.flatMap((p) => [
     ...workshop.pieces.filter((x) => x.participant === p.id).map((x) => ({ path: `pieces/${x.id}`, before: x, after: null })),
+    ...(workshop.pictures ?? []).filter((x) => x.participant === p.id).map((x) => ({ path: `pictures/${x.id}`, before: x, after: null })),
     { path: `group/participants/${p.id}`, before: p, after: null },
   ])
   const names = goes.flatMap((p) => (p.name === null ? [] : [p.name]))

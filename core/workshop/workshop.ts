@@ -1,5 +1,7 @@
 import * as v from 'valibot'
 import { ageBands, inks, pieceStates, shareBys, whitesBecome } from '#core/recipe'
+
+import { erasedShape, pictureShape, printLock } from './picture'
 import { instant, isClock, isDate } from '#core/time'
 
 /** The stated limits of a workshop. */
@@ -165,10 +167,27 @@ export const workshopShape = v.pipe(
       /** What is allowed and arranged: heat tools, spraying outdoors by an adult, blades. Left out: heat and blades are, spray
        *  is not. */
       allow: v.optional(v.object({ heat: v.boolean(), spray: v.boolean(), blade: v.boolean() })),
+      /** The paper for the prints; left out, the house's. */
+      paper: v.optional(v.picklist(['letter', 'a4', 'tabloid', 'a3'], 'not a paper | Say letter, a4, tabloid or a3.')),
+      /** Pictures larger than the paper are printed in tiles. */
+      tile: v.optional(v.boolean()),
+      /** House pictures stand in for own ones that are not in. */
+      standIn: v.optional(v.boolean()),
       /** Places at hand in the room by station (basin, heat tool); what is left out is not known and not judged. */
       stations: v.optional(v.record(v.pipe(v.string(), v.maxLength(40)), count(0, 60))),
     }),
     pieces: v.pipe(v.array(piece), v.maxLength(limits.people * 2), v.check(unique, 'two pieces have one id | Give each an id of its own.')),
+    /** Pictures that are in; their bytes stand apart. */
+    pictures: v.optional(
+      v.pipe(
+        v.array(pictureShape),
+        v.maxLength(limits.people, `more than ${limits.people} pictures | Plan two workshops.`),
+        v.check(unique, 'two pictures have one id | Give each an id of its own.'),
+      ),
+    ),
+    picturesErased: v.optional(v.pipe(v.array(erasedShape), v.maxLength(400))),
+    /** Prints put where they lie by hand; the others are ganged round them. */
+    locks: v.optional(v.pipe(v.array(printLock), v.maxLength(200, 'more than 200 locked prints | Unlock some.'))),
     errandsDone: v.pipe(v.array(v.pipe(v.string(), v.maxLength(80))), v.maxLength(200)),
   }),
 )

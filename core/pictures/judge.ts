@@ -1,0 +1,125 @@
+import type { Mark } from '#core/reasons'
+import { isRefusal } from '#core/reasons'
+import type { Whites } from '#core/recipe'
+import { sharpness, stickerSide } from '#core/suitability'
+import { layStrips, tapeInput } from '#core/tape'
+import type { Size } from '#core/units'
+import type { Picture } from '#core/workshop'
+import * as v from 'valibot'
+import { lostByCrop, onPrint, placed } from './place'
+
+/** What a picture is judged against. */
+export interface PictureContext {
+  /** The picture's size on the piece. */
+  print: Size
+  whites: Whites
+  surfaceIsWhite: boolean
+  /** The finished picture reads right with the print setting as it is. */
+  readsRight: boolean
+  mirrored: boolean
+  /** Where the picture goes under strips of tape. */
+  tape?: { widthMm: number; overlapMm: number; marginMm: number } | undefined
+}
+export type PictureCode =
+  'reads-backwards' | 'poor' | 'soft' | 'whites-go' | 'face-seam' | 'cut-away' | 'detail-lost' | 'not-permitted' | 'kept-on' | 'mirrored'
+export interface PictureFinding {
+  code: PictureCode
+  level: 'stop' | 'look' | 'note' | 'fine'
+  values: Record<string, string | number>
+  mark: Mark
+}
+
+/** From this share of nearly white on a picture is said to lose it; and so much cut away by the crop is worth a look (E). */
+const paleShare = 0.25
+const cutShare = 0.3
+
+/** What to look at in one picture at its printed size, the worst first. Accepted findings come as notes. */
+export function judgePicture(picture: Picture, c: PictureContext): PictureFinding[] {
+  const found = [
+    ...reading(picture, c),
+    ...sharp(picture, c),
+    ...whites(picture, c),
+    ...seams(picture, c),
+    ...cut(picture, c),
+    ...care(picture),
+  ]
+  const accepted = new Set(picture.accepted ?? [])
+  const rank = { stop: 0, look: 1, note: 2, fine: 3 }
+  return found
+    .map((f): PictureFinding => (accepted.has(f.code) && f.level === 'look' ? { ...f, level: 'note' } : f))
+    .sort((a, b) => rank[a.level] - rank[b.level])
+}
+
+const say = (code: PictureCode, level: PictureFinding['level'], mark: Mark, values: PictureFinding['values'] = {}): PictureFinding => ({
+  code,
+  level,
+  values,
+  mark,
+})
+
+function reading(p: Picture, c: PictureContext): PictureFinding[] {
+  if (!p.marks?.some((m) => m.what === 'lettering')) return []
+  if (!c.readsRight) return [say('reads-backwards', 'stop', 'P')]
+  return c.mirrored ? [say('mirrored', 'fine', 'P')] : []
+}
+
+/** Pixels an inch at the printed size; where a blur was measured, only what is detail counts. */
+function sharp(p: Picture, c: PictureContext): PictureFinding[] {
+  const { dpi, real } = placed(p, c.print)
+  if (real >= sharpness.fair.value) return detail(p, c)
+  const percent = Math.floor((real / sharpness.fair.value) * 1000) / 10
+  const values = { dpi, real, percent, blurred: Number(real < dpi) }
+  return [say(real >= sharpness.soft.value ? 'soft' : 'poor', 'look', 'E', values), ...detail(p, c)]
+}
+const detail = (p: Picture, c: PictureContext): PictureFinding[] =>
+  Math.min(c.print.widthMm, c.print.heightMm) < stickerSide.value && (p.marks?.length ?? 0) > 0
+    ? [say('detail-lost', 'look', 'E', { side: Math.min(c.print.widthMm, c.print.heightMm) })]
+    : []
+
+function whites(p: Picture, c: PictureContext): PictureFinding[] {
+  const lost = c.whites === 'clear' || (c.whites === 'surface' && !c.surfaceIsWhite)
+  return lost && (p.pale ?? 0) >= paleShare
+    ? [say('whites-go', 'look', 'E', { share: Math.round((p.pale ?? 0) * 100), whites: c.whites })]
+    : []
+}
+
+/** Seams that cannot be shifted off this picture's faces and lettering. */
+function seams(p: Picture, c: PictureContext): PictureFinding[] {
+  if (!c.tape || !p.marks?.length) return []
+  const mm = (n: number) => Number(n.toFixed(3))
+  const keepClear = p.marks.flatMap((m) => {
+    const b = onPrint(m, p, c.print)
+    return b ? [{ xMm: b.xMm, yMm: b.yMm, widthMm: b.widthMm, lengthMm: b.heightMm }] : []
+  })
+  const read = v.safeParse(tapeInput, {
+    picture: { widthMm: mm(c.print.widthMm), lengthMm: mm(c.print.heightMm) },
+    tape: { widthMm: c.tape.widthMm, overlapMm: c.tape.overlapMm },
+    marginMm: c.tape.marginMm,
+    keepClear,
+  })
+  const laid = read.success ? layStrips(read.output) : undefined
+  return laid && !isRefusal(laid) && laid.seamOnKeepClearMm > 0 ? [say('face-seam', 'look', 'P', { mm: laid.seamOnKeepClearMm })] : []
+}
+
+function cut(p: Picture, c: PictureContext): PictureFinding[] {
+  const lost = lostByCrop(p, c.print)
+  return lost > cutShare && !p.edit?.crop ? [say('cut-away', 'look', 'E', { share: Math.round(lost * 100) })] : []
+}
+
+const care = (p: Picture): PictureFinding[] => [
+  ...(p.permitted ? [] : [say('not-permitted', 'look', 'P')]),
+  ...(p.deleteOn === null ? [say('kept-on', 'note', 'P')] : []),
+]
+
+/** Findings of all pictures, by code, worst level first: which pictures have them. */
+export function pictureFindings(pictures: readonly Picture[], c: PictureContext): { finding: PictureFinding; pictures: Picture[] }[] {
+  const by = new Map<string, { finding: PictureFinding; pictures: Picture[] }>()
+  for (const p of pictures)
+    for (const f of judgePicture(p, c)) {
+      const key = `${f.code} ${f.level}`
+      const now = by.get(key)
+      if (now) now.pictures.push(p)
+      else by.set(key, { finding: f, pictures: [p] })
+    }
+  return [...by.values()]
+}

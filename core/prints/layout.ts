@@ -1,0 +1,120 @@
+import { isRefusal, readInput, type Refusal } from '#core/reasons'
+import {
+  cutList,
+  Ganging,
+  sheetsInput,
+  tooLarge,
+  usualSteps,
+  type Cut,
+  type CutTree,
+  type Ganged,
+  type Lock,
+  type SheetsInput,
+} from '#core/sheets'
+import type { PrintLock } from '#core/workshop'
+import type { Print } from './list'
+import type { Paper } from './paper'
+
+/** A print on a sheet: its lower left corner, and its size as it lies (turned prints stand on their side). */
+export interface LaidPrint {
+  print: Print
+  xMm: number
+  yMm: number
+  widthMm: number
+  heightMm: number
+  turned: boolean
+  locked: boolean
+}
+export interface LaidSheet {
+  places: LaidPrint[]
+  cuts: Cut[]
+  tree: CutTree
+  /** A picture on it is not in yet. */
+  waits: boolean
+}
+export interface Layout {
+  sheets: LaidSheet[]
+  /** No fewer are possible with straight cuts. */
+  lowerBound: number
+  steps: number
+  /** Share of the last sheet that stays whole. */
+  wholeLeft: number
+  /** Sheets' worth of picture and gutter. */
+  fills: number
+}
+
+export interface LayoutAsk {
+  prints: readonly Print[]
+  paper: Paper
+  gutterMm: number
+  locks: readonly PrintLock[]
+}
+
+const sizeKey = (p: Pick<Print, 'widthMm' | 'heightMm'>) => `${p.widthMm} x ${p.heightMm}`
+
+/** A ganging of prints under way. Prints of one size can stand for each other on a sheet, so sizes are ganged and prints dealt
+ *  out to the places in their own order: a table's prints lie together. */
+export function beginLayout({ prints, paper, gutterMm, locks }: LayoutAsk): { ganging: Ganging; layout: () => Layout } | Refusal {
+  const bySize = new Map<string, Print[]>()
+  for (const p of prints) bySize.set(sizeKey(p), [...(bySize.get(sizeKey(p)) ?? []), p])
+  const input: SheetsInput = readInput(sheetsInput, {
+    sheet: { widthMm: paper.widthMm, heightMm: paper.heightMm, marginMm: paper.marginMm },
+    gutterMm,
+    pictures: [...bySize].map(([id, list]) => ({
+      id,
+      widthMm: list[0]!.widthMm,
+      heightMm: list[0]!.heightMm,
+      count: list.length,
+      mayTurn: true,
+    })),
+  })
+  const large = tooLarge(input)
+  if (large.length)
+    return {
+      refused: {
+        what: `${large.map((id) => `${id.replace('x', '×')} mm`).join(', ')} is larger than this paper prints`,
+        why: `printable are ${round(paper.widthMm - 2 * paper.marginMm)} × ${round(paper.heightMm - 2 * paper.marginMm)} mm`,
+        remedies: ['make the piece smaller', 'tile it across sheets with an overlap', 'take larger paper'],
+      },
+    }
+  const held = locks.flatMap((l): Lock[] => {
+    const print = prints.find((p) => p.id === l.id)
+    if (!print) return []
+    return [
+      { sheet: l.sheet, id: sizeKey(print), copy: bySize.get(sizeKey(print))!.indexOf(print), xMm: l.xMm, yMm: l.yMm, turned: l.turned },
+    ]
+  })
+  const ganging = Ganging.begin(input, { locks: held })
+  if (isRefusal(ganging)) return named(ganging, held, bySize)
+  return { ganging, layout: () => layoutOf(ganging.answer(), bySize, prints, paper, gutterMm) }
+}
+
+/** A whole layout by so many steps: the same everywhere for the same prints and steps. */
+export function layPrints(ask: LayoutAsk, steps = usualSteps): Layout | Refusal {
+  const begun = beginLayout(ask)
+  if (isRefusal(begun)) return begun
+  while (begun.ganging.steps < steps && begun.ganging.step(steps - begun.ganging.steps));
+  return begun.layout()
+}
+
+const round = (mm: number) => Number(mm.toFixed(1))
+
+/** The refusal speaks of sizes; people know prints by their labels. */
+function named(r: Refusal, held: readonly Lock[], bySize: ReadonlyMap<string, Print[]>): Refusal {
+  const labels = held.map((l) => bySize.get(l.id)![l.copy]!.label)
+  return { refused: { ...r.refused, what: `${labels.join(', ')} cannot stay there` } }
+}
+
+function layoutOf(g: Ganged, bySize: ReadonlyMap<string, Print[]>, prints: readonly Print[], paper: Paper, gutterMm: number): Layout {
+  const sheets = g.sheets.map((s): LaidSheet => {
+    const places = s.places.map((p): LaidPrint => {
+      const print = bySize.get(p.id)![p.copy]!
+      const [widthMm, heightMm] = p.turned ? [print.heightMm, print.widthMm] : [print.widthMm, print.heightMm]
+      return { print, xMm: p.xMm, yMm: p.yMm, widthMm, heightMm, turned: p.turned, locked: p.locked ?? false }
+    })
+    return { places, cuts: cutList(s.cuts, paper), tree: s.cuts, waits: places.some((p) => !p.print.picture) }
+  })
+  const area = prints.reduce((sum, p) => sum + (p.widthMm + gutterMm) * (p.heightMm + gutterMm), 0)
+  const sheet = (paper.widthMm - 2 * paper.marginMm + gutterMm) * (paper.heightMm - 2 * paper.marginMm + gutterMm)
+  return { sheets, lowerBound: g.lowerBound, steps: g.steps, wholeLeft: g.wholeLeft, fills: area / sheet }
+}

@@ -1,0 +1,104 @@
+import type { Plan } from '#core/plan'
+import { pictureOf } from '#core/pictures'
+import { seatNumber, type Picture, type Workshop } from '#core/workshop'
+
+/** One print: whose, of which picture, what for, how large (its border to hold included), in mm. */
+export interface Print {
+  /** Stays the same as long as it is the same person's print for the same purpose. */
+  id: string
+  picture: Picture | null
+  participant: string | null
+  purpose: 'piece' | 'copy' | 'spare' | 'sample'
+  /** On its tab: a name, or the seat. */
+  label: string
+  widthMm: number
+  heightMm: number
+  /** Of a picture larger than the paper: which part of it this is. */
+  part?: { column: number; row: number; columns: number; rows: number; xMm: number; yMm: number }
+}
+
+/** Tiles of a picture overlap by so much, to be glued (E). */
+const tileOverlapMm = 10
+
+/** Everything that is printed for a workshop, in the order in which it is cut and handed out: samples first, then people table
+ *  by table, those whose picture is not in yet, copies that are kept for patching, spares last. */
+export function printsOf(plan: Plan, workshop: Workshop, printable: { widthMm: number; heightMm: number }): Print[] {
+  const seats = seatLabels(plan)
+  const people = workshop.group.participants
+  const design = workshop.designs[0]!
+  const ours = (workshop.pictures ?? []).filter((p) => p.participant === null)
+  const turn = (n: number) => (ours.length ? ours[n % ours.length]! : null)
+  const standIn = design.pictures === 'house' || workshop.choices.standIn === true
+  const of = (id: string, picture: Picture | null, participant: string | null, purpose: Print['purpose'], label: string): Print => {
+    const border = 2 * (picture?.edit?.borderMm ?? 0)
+    const mm = (n: number) => Number((n + border).toFixed(3))
+    return { id, picture, participant, purpose, label, widthMm: mm(plan.print.widthMm), heightMm: mm(plan.print.heightMm) }
+  }
+  const samples = Array.from({ length: plan.samples.count }, (_, i) =>
+    of(`sample-${i + 1}`, turn(i) ?? workshop.pictures?.[0] ?? null, null, 'sample', `Sample ${i + 1}`),
+  )
+  const own = people.map((p, i) => {
+    const picture = pictureOf(workshop, p.id) ?? (standIn ? turn(i) : null)
+    return of(p.id, picture, p.id, 'piece', p.name ?? seats[i] ?? `Seat ${p.seat}`)
+  })
+  const copies = own.flatMap((p) =>
+    Array.from({ length: design.pictures === 'own' ? plan.print.copies - 1 : 0 }, (_, i): Print => ({
+      ...p,
+      id: `${p.id}-copy-${i + 2}`,
+      purpose: 'copy',
+      label: `${p.label}, copy`,
+    })),
+  )
+  const spares = Array.from({ length: design.pictures === 'house' ? plan.spares.count : 0 }, (_, i) =>
+    of(`spare-${i + 1}`, turn(people.length + i), null, 'spare', `Spare ${i + 1}`),
+  )
+  const all = [...samples, ...own, ...copies, ...spares]
+  const ready = all.filter((p) => p.picture)
+  const waiting = all.filter((p) => !p.picture)
+  const order = [
+    ...ready.filter((p) => p.purpose !== 'spare'),
+    ...waiting.filter((p) => p.purpose !== 'spare'),
+    ...all.filter((p) => p.purpose === 'spare'),
+  ]
+  return workshop.choices.tile ? order.flatMap((p) => tiled(p, printable)) : order
+}
+
+function seatLabels(plan: Plan): string[] {
+  return plan.seating.flatMap((count, table) => Array.from({ length: count }, (_, place) => seatNumber(table, place)))
+}
+
+/** A print larger than the printable area as tiles that overlap, so that they can be glued to one. */
+function tiled(p: Print, room: { widthMm: number; heightMm: number }): Print[] {
+  if (p.widthMm <= room.widthMm && p.heightMm <= room.heightMm) return [p]
+  if (p.heightMm <= room.widthMm && p.widthMm <= room.heightMm) return [p]
+  const along = (size: number, most: number) => {
+    const n = size <= most ? 1 : Math.ceil((size - tileOverlapMm) / (most - tileOverlapMm))
+    return { n, each: Number(((size + (n - 1) * tileOverlapMm) / n).toFixed(3)) }
+  }
+  const [x, y] = [along(p.widthMm, room.widthMm), along(p.heightMm, room.heightMm)]
+  return Array.from({ length: x.n * y.n }, (_, k) => {
+    const [column, row] = [k % x.n, Math.floor(k / x.n)]
+    return {
+      ...p,
+      id: `${p.id}-tile-${k + 1}`,
+      label: `${p.label} ${k + 1}/${x.n * y.n}`,
+      widthMm: x.each,
+      heightMm: y.each,
+      part: {
+        column,
+        row,
+        columns: x.n,
+        rows: y.n,
+        xMm: Number((column * (x.each - tileOverlapMm)).toFixed(3)),
+        yMm: Number((row * (y.each - tileOverlapMm)).toFixed(3)),
+      },
+    }
+  })
+}
+
+/** How many prints each picture has. */
+export function shareCopies(prints: readonly Print[]): Map<string, number> {
+  const by = new Map<string, number>()
+  for (const p of prints) if (p.picture) by.set(p.picture.id, (by.get(p.picture.id) ?? 0) + 1)
+  return by
+}

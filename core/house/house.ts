@@ -1,6 +1,6 @@
 import * as v from 'valibot'
 import { inks, makeRecipe, ownRecipeShape, recipes as practice, type Ink, type Recipe } from '#core/recipe'
-import { currencies, type LengthUnit, type Size } from '#core/units'
+import { currencies, type LengthUnit } from '#core/units'
 import { isClock, isDate, isTimeZone, weekdays } from '#core/time'
 
 const clock = () => v.pipe(v.string(), v.check(isClock, 'not a time of day | Write it like 09:00.'))
@@ -69,9 +69,6 @@ export type HouseCaution = NonNullable<House['cautions']>[number]
 
 export const sizeUnit = (house: Pick<House, 'units'>): LengthUnit => (house.units === 'imperial' ? 'in' : 'mm')
 export const clockOf = (house: Pick<House, 'units'>): 12 | 24 => (house.units === 'imperial' ? 12 : 24)
-
-const papers: Record<House['paper'], Size> = { letter: { widthMm: 215.9, heightMm: 279.4 }, a4: { widthMm: 210, heightMm: 297 } }
-export const paperMm = (house: Pick<House, 'paper'>): Size => papers[house.paper]
 
 export const printersOf = (house: Pick<House, 'printers'>): readonly Ink[] => house.printers ?? ['toner']
 

@@ -1,1 +1,2 @@
-export { houseShape, sizeUnit, clockOf, paperMm, printersOf, recipesOf, type House, type HouseCaution } from './house'
+export { houseShape, sizeUnit, clockOf, printersOf, recipesOf, type House, type HouseCaution } from './house'
+export { papers, paperOf, type Paper, type PaperId } from './paper'

@@ -6,6 +6,13 @@ import { phrases } from '#core/phrases'
 const say = phrases(demoHouses[0]!, '2026-05-12T09:00:00-04:00[America/New_York]')
 const values = {
   ink: 'toner',
+  missing: 2,
+  names: 'Lior',
+  count: 1,
+  real: 90,
+  blurred: 1,
+  share: 40,
+  paper: 'A3',
   have: 2,
   station: 'heat tools',
   one: 'heat tool',

@@ -1,3 +1,4 @@
+import { pictureLines } from './picturesEn'
 import type { Said, Values, Voice } from './phrases'
 
 /** What is said of pictures, prints, what is allowed, and stages that go in turns. */
@@ -7,6 +8,7 @@ const lower = (x: string | number | undefined) => String(x).toLowerCase()
 const whites: Record<string, string> = { clear: 'clear', surface: 'the surface’s colour', white: 'white' }
 
 export const craftFindings: Record<string, Line<Said>> = {
+  ...pictureLines,
   'printer-missing': (v) => said(`Needs an ${v['ink']} print, and this house prints none`, 'The ink decides whether it lets go or stays.'),
   'wrong-ink': (v) =>
     v['ink'] === 'toner'
@@ -75,6 +77,10 @@ export const craftRemedies: Record<string, Line<string>> = {
   arrange: (v) => (v['hazard'] === 'spray' ? 'Arranged outdoors, by an adult' : `Allow ${lower(v['hazard'])} here`),
   'more-hands': (v) => `${v['more']} more ${Number(v['more']) === 1 ? 'helper' : 'helpers'}`,
   'bring-station': (v) => `Bring ${v['more']} more ${v['what']}`,
+  'larger-paper': (v) => `Print on ${v['paper']}`,
+  'tile-it': () => 'Print it in tiles',
+  'house-stands-in': () => 'House pictures stand in',
+  'print-as-advised': () => 'Print as advised',
   'newest-recipe': (v) => `Take version ${v['newest']}`,
 }
 

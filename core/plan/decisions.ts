@@ -1,5 +1,6 @@
 import { blankMaterial } from '#core/recipe'
 import { ageBands } from '#core/recipe'
+import { pictureOf } from '#core/pictures'
 import { decisionIds, type Decision, type DecisionId, type Plan } from './shapes'
 import type { Situation } from './situation'
 
@@ -50,7 +51,13 @@ function valuesOf(id: DecisionId, s: Situation, plan: Plan): Decision['values'] 
     case 'method':
       return { method: plan.recipe.name, cure: s.resolved.cure?.recommended.value ?? 0 }
     case 'pictures':
-      return { prints: plan.print.prints, mirrored: Number(plan.print.mirrored) }
+      return {
+        prints: plan.print.prints,
+        mirrored: Number(plan.print.mirrored),
+        own: Number(s.design.pictures === 'own'),
+        in: s.workshop.group.participants.filter((p) => pictureOf(s.workshop, p.id)).length,
+        people: plan.people,
+      }
     case 'kit':
       return {
         things: plan.kit.filter((l) => l.toGet.packs.length > 0).length,

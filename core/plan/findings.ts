@@ -1,4 +1,7 @@
 import { coldLimitCelsius } from '#core/cure'
+import { paperOf, papers, type Paper, type PaperId } from '#core/house'
+import { gridOnSheet } from '#core/sheets'
+import { pictureLooks } from './pictures'
 import { isRefusal } from '#core/reasons'
 import { blankMaterial, latestRecipe, mayTouch, pieceKinds, takesMaterial, type PieceKind, type Recipe } from '#core/recipe'
 import { enumerateSplits, intendedSplit, type Judged, type Turns } from '#core/sessions'
@@ -49,15 +52,33 @@ const ownRecipe: Find = (s, plan) => {
 const piece: Find = (s, plan) => {
   const found: Finding[] = []
   if (plan.print.grid.perSheet === 0) {
-    const room = { width: s.paper.widthMm - 2 * s.house.printerMarginMm, height: s.paper.heightMm - 2 * s.house.printerMarginMm }
+    const room = { width: s.paper.widthMm - 2 * s.paper.marginMm, height: s.paper.heightMm - 2 * s.paper.marginMm }
     found.push(
-      finding('larger-than-paper', 'stop', 'piece', { paper: s.house.paper, widthMm: room.width, heightMm: room.height }, [
+      finding('larger-than-paper', 'stop', 'piece', { paper: s.paper.name, widthMm: room.width, heightMm: room.height }, [
         fitPaper(s, room),
+        ...largerPaper(s),
+        remedy('tile-it', [{ path: 'choices/tile', before: s.workshop.choices.tile ?? null, after: true }]),
       ]),
     )
   }
   if (!takesMaterial(s.recipe, s.design.material)) found.push(notForThis(s))
   return found
+}
+
+/** The smallest paper that takes the picture whole. */
+function largerPaper(s: Situation): Remedy[] {
+  const takes = (p: Paper) => gridOnSheet(s.picture, p, p.marginMm, 0).perSheet > 0
+  const found = (Object.keys(papers) as PaperId[])
+    .map((id) => paperOf(id, s.house))
+    .sort((a, b) => a.widthMm * a.heightMm - b.widthMm * b.heightMm)
+    .find(takes)
+  return found
+    ? [
+        remedy('larger-paper', [{ path: 'choices/paper', before: s.workshop.choices.paper ?? null, after: found.id }], {
+          paper: found.name,
+        }),
+      ]
+    : []
 }
 
 function fitPaper(s: Situation, room: { width: number; height: number }): Remedy {
@@ -457,6 +478,7 @@ const finders: Find[] = [
   ownRecipe,
   piece,
   suits,
+  pictureLooks,
   stations,
   inTurns,
   orientation,

@@ -1,5 +1,7 @@
 export { planWorkshop } from './plan'
 export { hoursOf } from './situation'
+export { pictureContextOf } from './plan'
+export { gutterMm } from './quantities'
 export { swapRecipe } from './swap'
 export { difference, type Difference } from './difference'
 export type { Plan, PlanInput, PlanFigure, Finding, Remedy, Decision, DecisionId, Adults, PrintPlan, Shelf } from './shapes'

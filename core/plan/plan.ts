@@ -9,7 +9,9 @@ import { findingsOf } from './findings'
 import { planAdults } from './adults'
 import { planKit, planPrints, planSpares, planTape } from './quantities'
 import type { Plan, PlanInput, Shelf, StageSample } from './shapes'
+import { pictureContext } from './pictures'
 import { situate, type Situation } from './situation'
+import type { PictureContext } from '#core/pictures'
 
 /** A workshop's whole plan, with its reasons. Pure and deterministic: the same input gives the same plan, in browser and
  *  server alike. Whatever is missing has a default that is marked as one. "Does not fit" and "too soon" are findings with
@@ -133,3 +135,6 @@ function planShelf(s: Situation, split: Judged, places: number): Shelf | null {
   const to = s.sessions.find((x) => x.id === split.cure!.rubIn)!.from
   return { from, to, places, capacity: s.house.shelfPlaces }
 }
+
+/** What a plan judges its pictures against, for the contact sheet. */
+export const pictureContextOf = (input: PlanInput, plan: Plan): PictureContext => pictureContext(situate(input), plan)

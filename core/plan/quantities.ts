@@ -2,7 +2,7 @@ import { scaleKit, type KitLine } from '#core/kit'
 import { orient, type Orientation } from '#core/orientation'
 import { accordionStrip, blankMaterial } from '#core/recipe'
 import { figure, isRefusal } from '#core/reasons'
-import { gridOnSheet } from '#core/sheets'
+import { gridOnSheet, tilesOf } from '#core/sheets'
 import { sparesFor, sureWith } from '#core/spares'
 import { layStrips, tapeInput, type StripLayout } from '#core/tape'
 import * as v from 'valibot'
@@ -27,7 +27,8 @@ export function planSpares(s: Situation): Plan['spares'] {
 }
 
 export function planPrints(s: Situation, spares: number, samples: number): PrintPlan {
-  const { pictures, lettering, mirrored } = s.design
+  const { pictures, mirrored } = s.design
+  const { lettering } = s
   const size = s.picture
   const own =
     pictures === 'own'
@@ -35,7 +36,9 @@ export function planPrints(s: Situation, spares: number, samples: number): Print
       : undefined
   const copies = own && !isRefusal(own) && 'copies' in own ? own.copies : 1
   const prints = s.people === 0 ? 0 : pictures === 'own' ? s.people * copies + samples : s.people + spares + samples
-  const grid = gridOnSheet(size, s.paper, s.house.printerMarginMm, gutterMm.value)
+  const printable = { widthMm: s.paper.widthMm - 2 * s.paper.marginMm, heightMm: s.paper.heightMm - 2 * s.paper.marginMm }
+  const tiles = s.workshop.choices.tile ? tilesOf(size, printable) : { ...size, columns: 1, rows: 1 }
+  const grid = gridOnSheet(tiles, s.paper, s.paper.marginMm, gutterMm.value)
   const faces = { laidFaceDown: s.resolved.print.laidFaceDown, seenThrough: s.kind.seenThrough, lettering }
   const spared = s.resolved.print.mirrorOnlyLettering && !lettering
   const advised = !spared && orient({ printedMirrored: false, ...faces }).printMirrored
@@ -43,7 +46,8 @@ export function planPrints(s: Situation, spares: number, samples: number): Print
     ...size,
     copies,
     prints,
-    sheets: grid.perSheet ? Math.ceil(prints / grid.perSheet) : 0,
+    sheets: grid.perSheet ? Math.ceil((prints * tiles.columns * tiles.rows) / grid.perSheet) : 0,
+    paper: s.paper,
     grid,
     mirrored: mirrored ?? advised,
     orientation:

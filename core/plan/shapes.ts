@@ -1,4 +1,4 @@
-import type { House, HouseCaution } from '#core/house'
+import type { House, HouseCaution, Paper } from '#core/house'
 import type { KitLine, Seating } from '#core/kit'
 import type { Errand } from '#core/errands'
 import type { Orientation } from '#core/orientation'
@@ -73,6 +73,7 @@ export interface PrintPlan {
   prints: number
   sheets: number
   grid: SheetGrid
+  paper: Paper
   mirrored: boolean
   orientation: Orientation
 }

@@ -1,6 +1,6 @@
-import type { House } from '#core/house'
+import type { House, Paper } from '#core/house'
 import { figure } from '#core/reasons'
-import { sizeUnit, paperMm, printersOf, recipesOf } from '#core/house'
+import { sizeUnit, paperOf, printersOf, recipesOf } from '#core/house'
 import { seatTables, type Seating } from '#core/kit'
 import {
   blankSurface,
@@ -47,7 +47,9 @@ export interface Situation {
   printers: readonly Ink[]
   recipes: readonly Recipe[]
   roomStations: readonly RoomStation[]
-  paper: { widthMm: number; heightMm: number }
+  paper: Paper
+  /** Lettering in the pictures: said, or marked on one of them. */
+  lettering: boolean
   now: Zoned
 }
 
@@ -92,9 +94,10 @@ export function situate({ workshop, house, recipes = recipesOf(house), evidence 
     printers: printersOf(house),
     recipes,
     roomStations,
+    lettering: design.lettering || (workshop.pictures ?? []).some((p) => p.marks?.some((m) => m.what === 'lettering')),
     pieceName: `${showLength(design.width.mm, unit).replace(/ (in|mm)$/, '')} × ${showLength(design.height.mm, unit)} ${named}`,
     evidence: evidence[recipe.id] ?? { good: 0, failed: 0 },
-    paper: paperMm(house),
+    paper: paperOf(workshop.choices.paper, house),
     now,
   }
 }

@@ -8,7 +8,7 @@ import { choiceChange, designPath, finding, knownChange, optionsWith, remedy, sc
 export const suits: Find = (s, plan) => [...printSuits(s), ...allowances(s, plan), ...seams(s, plan)]
 
 function printSuits(s: Situation): Finding[] {
-  const pictures = { ...s.design.picture, lettering: s.design.lettering }
+  const pictures = { ...s.design.picture, lettering: s.lettering }
   const found = suit(pictures, s.design.print ?? {}, {
     ink: s.resolved.print.ink,
     smearTest: s.resolved.print.smearTest,

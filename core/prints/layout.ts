@@ -13,7 +13,7 @@ import {
 } from '#core/sheets'
 import type { PrintLock } from '#core/workshop'
 import type { Print } from './list'
-import type { Paper } from './paper'
+import type { Paper } from '#core/house'
 
 /** A print on a sheet: its lower left corner, and its size as it lies (turned prints stand on their side). */
 export interface LaidPrint {

@@ -1,5 +1,7 @@
 import type { Plan } from '#core/plan'
 import { pictureOf } from '#core/pictures'
+import { tileOverlapMm, tilesOf } from '#core/sheets'
+import type { Size } from '#core/units'
 import { seatNumber, type Picture, type Workshop } from '#core/workshop'
 
 /** One print: whose, of which picture, what for, how large (its border to hold included), in mm. */
@@ -17,12 +19,9 @@ export interface Print {
   part?: { column: number; row: number; columns: number; rows: number; xMm: number; yMm: number }
 }
 
-/** Tiles of a picture overlap by so much, to be glued (E). */
-const tileOverlapMm = 10
-
 /** Everything that is printed for a workshop, in the order in which it is cut and handed out: samples first, then people table
  *  by table, those whose picture is not in yet, copies that are kept for patching, spares last. */
-export function printsOf(plan: Plan, workshop: Workshop, printable: { widthMm: number; heightMm: number }): Print[] {
+export function printsOf(plan: Plan, workshop: Workshop, printable: Size): Print[] {
   const seats = seatLabels(plan)
   const people = workshop.group.participants
   const design = workshop.designs[0]!
@@ -68,31 +67,15 @@ function seatLabels(plan: Plan): string[] {
 }
 
 /** A print larger than the printable area as tiles that overlap, so that they can be glued to one. */
-function tiled(p: Print, room: { widthMm: number; heightMm: number }): Print[] {
-  if (p.widthMm <= room.widthMm && p.heightMm <= room.heightMm) return [p]
-  if (p.heightMm <= room.widthMm && p.widthMm <= room.heightMm) return [p]
-  const along = (size: number, most: number) => {
-    const n = size <= most ? 1 : Math.ceil((size - tileOverlapMm) / (most - tileOverlapMm))
-    return { n, each: Number(((size + (n - 1) * tileOverlapMm) / n).toFixed(3)) }
-  }
-  const [x, y] = [along(p.widthMm, room.widthMm), along(p.heightMm, room.heightMm)]
-  return Array.from({ length: x.n * y.n }, (_, k) => {
-    const [column, row] = [k % x.n, Math.floor(k / x.n)]
-    return {
-      ...p,
-      id: `${p.id}-tile-${k + 1}`,
-      label: `${p.label} ${k + 1}/${x.n * y.n}`,
-      widthMm: x.each,
-      heightMm: y.each,
-      part: {
-        column,
-        row,
-        columns: x.n,
-        rows: y.n,
-        xMm: Number((column * (x.each - tileOverlapMm)).toFixed(3)),
-        yMm: Number((row * (y.each - tileOverlapMm)).toFixed(3)),
-      },
-    }
+function tiled(p: Print, room: Size): Print[] {
+  const { columns, rows, widthMm, heightMm } = tilesOf(p, room)
+  const n = columns * rows
+  if (n === 1) return [p]
+  const step = (at: number, each: number) => Number((at * (each - tileOverlapMm)).toFixed(3))
+  return Array.from({ length: n }, (_, k) => {
+    const [column, row] = [k % columns, Math.floor(k / columns)]
+    const part = { column, row, columns, rows, xMm: step(column, widthMm), yMm: step(row, heightMm) }
+    return { ...p, id: `${p.id}-tile-${k + 1}`, label: `${p.label} ${k + 1}/${n}`, widthMm, heightMm, part }
   })
 }
 

@@ -1,6 +1,6 @@
 import type { CutTree } from '#core/sheets'
 import type { LaidSheet } from './layout'
-import type { Paper } from './paper'
+import type { Paper } from '#core/house'
 
 interface Rect {
   xMm: number

@@ -1,3 +1,4 @@
+export { tilesOf, tileOverlapMm } from './tile'
 export { gridOnSheet, type SheetGrid } from './grid'
 export { gangSheets, Ganging, sheetsInput, tooLarge, usualSteps, type Ganged, type Lock, type SheetsInput } from './gang'
 export { checkSheets } from './check'

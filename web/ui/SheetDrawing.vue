@@ -15,8 +15,11 @@ const props = defineProps<{
   height?: number
 }>()
 const k = computed(() => (props.height ?? 210) / props.paper.heightMm)
-const w = computed(() => (props.grid.turned ? props.picture.heightMm : props.picture.widthMm) * k.value)
-const h = computed(() => (props.grid.turned ? props.picture.widthMm : props.picture.heightMm) * k.value)
+const size = (turned: boolean) => {
+  const { widthMm, heightMm } = props.picture
+  const [w, h] = turned ? [heightMm, widthMm] : [widthMm, heightMm]
+  return { w: w * k.value, h: h * k.value }
+}
 </script>
 <template>
   <span
@@ -30,11 +33,11 @@ const h = computed(() => (props.grid.turned ? props.picture.widthMm : props.pict
       v-for="(p, i) in grid.places"
       :key="i"
       class="print"
-      :style="{ left: `${p.xMm * k}px`, bottom: `${p.yMm * k}px`, width: `${w}px`, height: `${h}px` }"
+      :style="{ left: `${p.xMm * k}px`, bottom: `${p.yMm * k}px`, width: `${size(p.turned).w}px`, height: `${size(p.turned).h}px` }"
       ><HouseDrawing
         :drawing="drawing"
-        :width="Math.min(w * 0.85, h * 1.2)"
-        :style="{ transform: `${grid.turned ? 'rotate(90deg)' : ''} ${mirrored ? 'scaleX(-1)' : ''}` }"
+        :width="Math.min(size(p.turned).w * 0.85, size(p.turned).h * 1.2)"
+        :style="{ transform: `${p.turned ? 'rotate(90deg)' : ''} ${mirrored ? 'scaleX(-1)' : ''}` }"
     /></span>
   </span>
 </template>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { uuidv7 } from 'uuidv7'
 import { computed, ref } from 'vue'
-import { paperMm, printersOf } from '#core/house'
+import { printersOf } from '#core/house'
 import { pixelsAnInch } from '#core/suitability'
 import { pieceKind, recipeById } from '#core/recipe'
 import { recipesOf } from '#core/house'
@@ -160,8 +160,8 @@ function addMiddle() {
         <SheetDrawing
           :height="290"
           :grid="plan.print.grid"
-          :paper="paperMm(house)"
-          :margin="house.printerMarginMm"
+          :paper="plan.print.paper"
+          :margin="plan.print.paper.marginMm"
           :picture="plan.picture"
           :drawing="w.drawing"
           :mirrored="plan.print.mirrored"

@@ -12,7 +12,7 @@ import {
   woods,
   type PieceKind,
 } from '#core/recipe'
-import { sizeUnit, paperMm, recipesOf } from '#core/house'
+import { sizeUnit, recipesOf } from '#core/house'
 import { showLength } from '#core/units'
 import type { TypedLength } from '#core/workshop'
 import LengthField from '../../ui/LengthField.vue'
@@ -187,8 +187,8 @@ const handMm = computed(() => (child.value ? 150 : 185))
         <h3>{{ plan.print.grid.perSheet }} on a sheet</h3>
         <SheetDrawing
           :grid="plan.print.grid"
-          :paper="paperMm(house)"
-          :margin="house.printerMarginMm"
+          :paper="plan.print.paper"
+          :margin="plan.print.paper.marginMm"
           :picture="plan.picture"
           :drawing="w.drawing"
           :mirrored="plan.print.mirrored"

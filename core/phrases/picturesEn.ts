@@ -1,0 +1,36 @@
+import type { PictureCode } from '#core/pictures'
+import type { Said, Values, Voice } from './phrases'
+
+type Line<T> = (v: Values, say: Voice) => T
+const said = (title: string, body = ''): Said => ({ title, body })
+const many = (v: Values, one: string, more: string) => (Number(v['count'] ?? 1) === 1 ? one : more)
+
+/** What is said of pictures that are in, and of those that are not; `names` are their owners. */
+export const pictureLines: Record<`picture-${Exclude<PictureCode, 'mirrored' | 'kept-on'>}` | 'pictures-missing', Line<Said>> = {
+  'pictures-missing': (v) =>
+    said(
+      Number(v['missing']) === Number(v['people']) ? 'No picture is in yet' : `${v['missing']} of ${v['people']} pictures are not in`,
+      Number(v['missing']) === Number(v['people'])
+        ? 'Drop a folder of them; names are matched to people.'
+        : `${v['names']}. Their prints wait.`,
+    ),
+  'picture-reads-backwards': (v) => said(`Lettering would read backwards: ${v['names']}`, 'The print setting was changed by hand.'),
+  'picture-poor': (v) => said(`${v['names']} ${many(v, 'prints', 'print')} poor`, `${pixels(v)}; below 100 an inch the pixels show.`),
+  'picture-soft': (v) => said(`${v['names']} ${many(v, 'prints', 'print')} soft`, `${pixels(v)}; 150 is fair, 200 looks sharp.`),
+  'picture-whites-go': (v) =>
+    said(
+      `${v['names']} ${many(v, 'loses its', 'lose their')} whites`,
+      `${v['share']} % of the picture is nearly white and becomes ${v['whites'] === 'clear' ? 'clear' : 'the surface’s colour'}.`,
+    ),
+  'picture-face-seam': (v, say) =>
+    said(`A seam crosses a face or lettering: ${v['names']}`, `${say.length(v['mm']!)} of it, and it cannot be shifted off.`),
+  'picture-cut-away': (v) =>
+    said(`${v['names']}: ${v['share']} % is cut away`, 'The piece has another shape than the picture. Place the crop by hand.'),
+  'picture-detail-lost': (v, say) =>
+    said(`${v['names']}: faces and lettering at sticker size`, `${say.length(v['side']!)} is small: hairlines go with the paper.`),
+  'picture-not-permitted': (v) =>
+    said(`May ${v['names']}’s ${many(v, 'picture', 'pictures')} be used?`, 'Ask its owner, or a child’s guardian, and note the answer.'),
+}
+
+const pixels = (v: Values) =>
+  v['blurred'] ? `${v['dpi']} pixels an inch, blurred as if it had ${v['real']}` : `${v['dpi']} pixels an inch at this size`

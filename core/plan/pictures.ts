@@ -1,0 +1,98 @@
+import { ownerName, pictureFindings, pictureOf, type PictureContext } from '#core/pictures'
+import { blankMaterial } from '#core/recipe'
+import { minutesBetween } from '#core/time'
+import type { Finding, Plan, Remedy } from './shapes'
+import type { Situation } from './situation'
+import { tapeMm } from './quantities'
+import { choiceChange, designPath, finding, optionsWith, remedy, scaled, takeMethod, type Find } from './ways'
+
+/** What the pictures of this plan are judged against. */
+export const pictureContext = (s: Situation, plan: Plan): PictureContext => ({
+  print: s.picture,
+  whites: plan.whites,
+  surfaceIsWhite:
+    (blankMaterial(s.design.material)?.white ?? false) ||
+    s.resolved.chosen.some((c) => c.option.effects.some((e) => e.kind === 'whites' && e.whites === 'white')),
+  readsRight: plan.print.orientation.flips % 2 === 0,
+  mirrored: plan.print.mirrored,
+  ...(plan.tape && { tape: { widthMm: s.resolved.tapeWidth.value, overlapMm: tapeMm.overlap.value, marginMm: tapeMm.margin.value } }),
+})
+
+/** So long before the first class missing pictures are worth a look, and not only a note. */
+const soonMin = 10 * 1440
+
+/** What is missing of the pictures, and what the pictures that are in need: said once for all that need it, by name. */
+export const pictureLooks: Find = (s, plan) => [...missingOnes(s), ...judged(s, plan)]
+
+function missingOnes(s: Situation): Finding[] {
+  const people = s.workshop.group.participants
+  if (s.design.pictures !== 'own' || people.length === 0) return []
+  const missing = people.filter((p) => !pictureOf(s.workshop, p.id))
+  const first = s.sessions[0]
+  const begun = first !== undefined && minutesBetween(s.now, first.from) < 0
+  const printed = missing.every((p) => s.workshop.pieces.some((x) => x.participant === p.id && x.state !== 'to-print'))
+  if (missing.length === 0 || begun || printed) return []
+  const soon = first !== undefined && minutesBetween(s.now, first.from) < soonMin
+  const some = missing.length < people.length
+  const names = missing.slice(0, 4).map((p) => p.name ?? `seat ${p.seat}`)
+  const house = (s.workshop.pictures ?? []).some((p) => p.participant === null)
+  const standIn =
+    house && !s.workshop.choices.standIn
+      ? [remedy('house-stands-in', [{ path: 'choices/standIn', before: s.workshop.choices.standIn ?? null, after: true }])]
+      : []
+  if (house && s.workshop.choices.standIn) return []
+  return [
+    finding(
+      'pictures-missing',
+      some || soon ? 'look' : 'note',
+      'pictures',
+      { missing: missing.length, people: people.length, names: list(names, missing.length) },
+      standIn,
+    ),
+  ]
+}
+
+const list = (names: readonly string[], all: number) => `${names.join(', ')}${all > names.length ? ` and ${all - names.length} more` : ''}`
+
+function judged(s: Situation, plan: Plan): Finding[] {
+  const people = s.workshop.group.participants
+  return pictureFindings(s.workshop.pictures ?? [], pictureContext(s, plan))
+    .filter((x) => x.finding.level === 'stop' || x.finding.level === 'look')
+    .map(({ finding: f, pictures }) => {
+      const names = pictures.map((p) => ownerName(people, p))
+      const worst = Math.min(
+        ...pictures.map((p) =>
+          Number(pictureFindings([p], pictureContext(s, plan)).find((x) => x.finding.code === f.code)?.finding.values['percent'] ?? 100),
+        ),
+      )
+      const level = f.level === 'stop' ? ('stop' as const) : ('look' as const)
+      return {
+        ...finding(
+          `picture-${f.code}`,
+          level,
+          'pictures',
+          { ...f.values, count: pictures.length, names: list(names.slice(0, 3), names.length) },
+          ways(s, f.code, worst),
+        ),
+        mark: f.mark,
+      }
+    })
+}
+
+/** Each code's ways out that are the plan's to give; the others are the picture's own. */
+function ways(s: Situation, code: string, percent: number): Remedy[] {
+  if (code === 'soft' || code === 'poor') return [scaled(s, percent)]
+  if (code === 'reads-backwards')
+    return [remedy('print-as-advised', [{ path: designPath(s, 'mirrored'), before: s.design.mirrored, after: null }])]
+  if (code === 'whites-go')
+    return [
+      ...optionsWith(s, (o) => o.effects.some((e) => e.kind === 'whites' && e.whites === 'white')).map((x) =>
+        remedy('take-option', [choiceChange(s, x.school.id, x.option.id)], { question: x.school.question, option: x.option.name }),
+      ),
+      ...s.recipes
+        .filter((r) => r.whites === 'white' && s.design.material in r.surfaces && r.id !== s.recipe.id)
+        .map((r) => takeMethod(s, r.id))
+        .slice(0, 1),
+    ]
+  return []
+}

@@ -12,6 +12,7 @@ import { answerErrors, notFound } from './errors'
 import type { Events } from './events/events'
 import { exportRoutes } from './exports/routes'
 import { importRoutes } from './imports/routes'
+import { pictureRoutes } from './pictures/routes'
 
 export interface Parts {
   pool: pg.Pool
@@ -20,6 +21,8 @@ export interface Parts {
   log: Logger
   /** The built pages; absent in tests of the API. */
   pages?: string
+  /** Where files wait while they are read; the system's folder for such things when left out. */
+  uploads?: string
 }
 
 const csp = {
@@ -28,7 +31,7 @@ const csp = {
     'default-src': ["'self'"],
     'script-src': ["'self'"],
     'style-src': ["'self'", "'unsafe-inline'"],
-    'img-src': ["'self'", 'data:'],
+    'img-src': ["'self'", 'data:', 'blob:'],
     'font-src': ["'self'"],
     'connect-src': ["'self'"],
     'object-src': ["'none'"],
@@ -37,7 +40,7 @@ const csp = {
   },
 }
 
-export function makeApp({ pool, clock, events, log, pages }: Parts): Express {
+export function makeApp({ pool, clock, events, log, pages, uploads }: Parts): Express {
   const app = express()
   app.use(helmet({ contentSecurityPolicy: csp, strictTransportSecurity: false }))
   app.use(pinoHttp({ logger: log, autoLogging: { ignore: (req: IncomingMessage) => req.url === '/healthz' } }))
@@ -47,7 +50,15 @@ export function makeApp({ pool, clock, events, log, pages }: Parts): Express {
   })
   app.use('/api', events.routes())
   app.use(compression())
-  app.use('/api', express.json({ limit: '2mb' }), deskRoutes(pool, clock), exportRoutes(pool, clock), importRoutes(), notFound)
+  app.use(
+    '/api',
+    express.json({ limit: '2mb' }),
+    deskRoutes(pool, clock),
+    exportRoutes(pool, clock),
+    importRoutes(),
+    pictureRoutes(pool, clock, uploads),
+    notFound,
+  )
   if (pages) {
     app.use(express.static(pages, { index: false, maxAge: '1y', immutable: true }))
     app.get('/{*splat}', (_req, res) => res.sendFile(join(pages, 'index.html'), { maxAge: 0 }))

@@ -16,9 +16,18 @@ export const answerErrors: ErrorRequestHandler = (e: unknown, req, res, next) =>
   res.status(status).json({ error })
 }
 
-function explain(e: unknown): { status: number; error: { what: string; path: string; remedy: string } } {
+export function explain(e: unknown): { status: number; error: { what: string; path: string; remedy: string } } {
   if (e instanceof BadInput) return { status: 422, error: e.answer.error }
   if (e instanceof NotFound) return { status: 404, error: { what: e.message, path: '(address)', remedy: 'Go back to Workshops.' } }
+  if (isFull(e))
+    return {
+      status: 507,
+      error: {
+        what: 'The disk of the computer that keeps the pictures is full.',
+        path: 'file',
+        remedy: 'Nothing half was kept. Free some space there, then press “try again”.',
+      },
+    }
   const type = (e as { type?: string }).type
   if (type === 'entity.too.large')
     return {
@@ -35,3 +44,6 @@ function explain(e: unknown): { status: number; error: { what: string; path: str
     error: { what: 'Something broke here.', path: '(server)', remedy: 'Nothing you typed is lost; try again in a moment.' },
   }
 }
+
+/** No room: on the disk (ENOSPC) or in the database (53100). */
+const isFull = (e: unknown): boolean => ['ENOSPC', 'EDQUOT', '53100'].includes(String((e as { code?: unknown } | undefined)?.code))

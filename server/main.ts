@@ -8,6 +8,8 @@ import { clockFrom } from './clock'
 import { migrate } from './db/migrate'
 import { openPool } from './db/pool'
 import { seedDemo } from './desk/seed'
+import { sweepPictures } from './pictures/pictures'
+import { uploadsFolder } from './pictures/uploads'
 import { Events } from './events/events'
 
 /** Starts the server: DATABASE_URL, PORT, IMPRENTA_NOW (fixes the clock), IMPRENTA_LOG (level). Prints its address last. */
@@ -21,9 +23,16 @@ async function start(): Promise<void> {
   if (applied.length) console.log(`Database brought up to date: ${applied.join(', ')}`)
   const seeded = await seedDemo(pool, dateOf(clock.now(demoHouses[0]!.timeZone)))
   if (seeded !== 'kept') console.log(`Demo workshops ${seeded}`)
+  const sweep = () =>
+    sweepPictures(pool, clock.now).then(
+      (n) => n > 0 && console.log(`${n} pictures were due and are erased`),
+      (e: unknown) => log.error({ err: e }, 'sweeping pictures failed'),
+    )
+  await sweep()
+  setInterval(() => void sweep(), 3_600_000).unref()
   const events = new Events(pool)
   await events.listen()
-  const server = createServer(makeApp({ pool, clock, events, log, pages: join(process.cwd(), 'dist/web') }))
+  const server = createServer(makeApp({ pool, clock, events, log, pages: join(process.cwd(), 'dist/web'), uploads: await uploadsFolder() }))
   server.on('error', (e: NodeJS.ErrnoException) => {
     console.error(e.code === 'EADDRINUSE' ? `Port ${PORT} is taken. Choose another: PORT=${Number(PORT) + 1} bin/demo` : e.message)
     process.exit(3)

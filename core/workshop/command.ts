@@ -93,12 +93,16 @@ export function applyChanges<T>(doc: T | null, changes: readonly Change[]): T | 
 function set(node: unknown, [key, ...rest]: string[], after: unknown): unknown {
   if (key === undefined) return after
   if (isListed(node)) return setListed(node, key, rest, after)
+  // The first of a list that is not there yet.
+  if (node === undefined && rest.length === 0 && hasId(after, key)) return [after]
   if (typeof node !== 'object' || node === null) return node
   const next = { ...(node as Doc) }
   if (rest.length === 0 && after === null && !(key in next && next[key] === null) && !nullable.has(key)) delete next[key]
   else next[key] = rest.length === 0 ? after : set(next[key], rest, after)
   return next
 }
+
+const hasId = (x: unknown, id: string): boolean => typeof x === 'object' && x !== null && 'id' in x && x.id === id
 
 /** Fields whose null is a value of its own and must stay. */
 const nullable = new Set([
@@ -108,6 +112,8 @@ const nullable = new Set([
   'samples',
   'archivedAt',
   'laidAt',
+  'participant',
+  'deleteOn',
   'mirrored',
   'mon',
   'tue',

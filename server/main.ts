@@ -8,6 +8,7 @@ import { clockFrom } from './clock'
 import { migrate } from './db/migrate'
 import { openPool } from './db/pool'
 import { seedDemo } from './desk/seed'
+import { seedPictures } from './demo/pictures'
 import { sweepPictures } from './pictures/pictures'
 import { uploadsFolder } from './pictures/uploads'
 import { Events } from './events/events'
@@ -23,6 +24,8 @@ async function start(): Promise<void> {
   if (applied.length) console.log(`Database brought up to date: ${applied.join(', ')}`)
   const seeded = await seedDemo(pool, dateOf(clock.now(demoHouses[0]!.timeZone)))
   if (seeded !== 'kept') console.log(`Demo workshops ${seeded}`)
+  const drawn = await seedPictures(pool, clock.now())
+  if (drawn) console.log(`${drawn} demo pictures drawn`)
   const sweep = () =>
     sweepPictures(pool, clock.now).then(
       (n) => n > 0 && console.log(`${n} pictures were due and are erased`),

@@ -1,5 +1,7 @@
 import type { House } from '#core/house'
+import { deleteDay } from '#core/pictures'
 import type { AgeBand } from '#core/recipe'
+import { demoPictures } from './pictures'
 import { addDays, placeLocal, weekdayOf, weekdays } from '#core/time'
 import type { Design, Drawing, Participant, Piece, Session, Workshop } from '#core/workshop'
 
@@ -94,6 +96,7 @@ function workshopOf(p: Plot, today: string): Workshop {
   const at = (days: number, time: string) => placeLocal({ date: addDays(today, days), time }, p.house.timeZone).at
   const sessions: Session[] = p.sessions.map(([days, start, end], i) => ({ id: `${p.id}-${i + 1}`, date: openDay(addDays(today, days), p.house), start, end, room: 'Craft room' }))
   const participants: Participant[] = p.names.map((name, i) => ({ id: `${p.id}-p${i + 1}`, seat: i + 1, name, age: p.ages?.[i] ?? 'adult', misses: [] }))
+  const shown = demoPictures.filter((x) => x.workshop === p.id)
   return {
     id: p.id, houseId: p.house.id, title: p.title, drawing: p.drawing, createdAt: at(p.made, '15:00'), archivedAt: p.archived ? at(p.made + 20, '15:00') : null,
     group: { tables: p.tables, helpers: p.helpers, participants: absences(p, participants) },
@@ -101,6 +104,7 @@ function workshopOf(p: Plot, today: string): Workshop {
     sessions,
     choices: { spares: p.id === 'moths-of-the-marsh' ? 3 : null, samples: null, confidence: 0.9, share: {}, split: {} },
     pieces: pieces(p, participants, sessions, at),
+    ...(shown.length && { pictures: shown.map((x) => ({ ...x.picture, deleteOn: deleteDay({ sessions }) })) }),
     errandsDone: p.done ?? [],
   }
 }

@@ -1,1 +1,2 @@
 export { demoHouses, demoWorkshops } from './demo'
+export { demoPictures, type DemoPicture } from './pictures'

@@ -13,6 +13,7 @@ import type { Events } from './events/events'
 import { exportRoutes } from './exports/routes'
 import { importRoutes } from './imports/routes'
 import { pictureRoutes } from './pictures/routes'
+import { printRoutes } from './prints/routes'
 
 export interface Parts {
   pool: pg.Pool
@@ -57,6 +58,7 @@ export function makeApp({ pool, clock, events, log, pages, uploads }: Parts): Ex
     exportRoutes(pool, clock),
     importRoutes(),
     pictureRoutes(pool, clock, uploads),
+    printRoutes(pool, clock),
     notFound,
   )
   if (pages) {

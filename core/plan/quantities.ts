@@ -48,6 +48,8 @@ export function planPrints(s: Situation, spares: number, samples: number): Print
     prints,
     sheets: grid.perSheet ? Math.ceil((prints * tiles.columns * tiles.rows) / grid.perSheet) : 0,
     paper: s.paper,
+    stock: s.resolved.print.paper,
+    leadingEdge: s.resolved.print.leadingEdge ?? false,
     grid,
     mirrored: mirrored ?? advised,
     orientation:

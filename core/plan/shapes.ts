@@ -74,6 +74,9 @@ export interface PrintPlan {
   sheets: number
   grid: SheetGrid
   paper: Paper
+  /** What the sheets are, in the recipe's words, and whether one edge goes first. */
+  stock: string
+  leadingEdge: boolean
   mirrored: boolean
   orientation: Orientation
 }

@@ -1,6 +1,6 @@
 import type { CutTree } from '#core/sheets'
 import type { LaidSheet } from './layout'
-import type { Paper } from '#core/house'
+import type { House, Paper } from '#core/house'
 
 interface Rect {
   xMm: number
@@ -23,12 +23,13 @@ export interface Furniture {
 /** A line of a tab is so high, and keeps so far from its picture. Marked E. */
 const lineMm = 2.4
 const awayMm = 0.4
-const bars = [101.6, 50.8, 25.4]
+/** Scale bars: 4, 2, 1 in; or 100, 50, 20 mm. */
+const bars = { imperial: [101.6, 50.8, 25.4], metric: [100, 50, 20] }
 const barMm = 9
 
 /** Finds room in the waste of a sheet. A tab stands in the half gutter that stays on its picture: below, above, right or left,
  *  whichever the printer reaches; the bar and the list in the largest offcuts. */
-export function furnish(sheet: Pick<LaidSheet, 'places' | 'tree'>, paper: Paper, gutterMm: number): Furniture {
+export function furnish(sheet: Pick<LaidSheet, 'places' | 'tree'>, paper: Paper, gutterMm: number, units: House['units']): Furniture {
   const printable: Rect = {
     xMm: paper.marginMm,
     yMm: paper.marginMm,
@@ -51,7 +52,7 @@ export function furnish(sheet: Pick<LaidSheet, 'places' | 'tree'>, paper: Paper,
     .filter((r) => r.widthMm > lineMm && r.heightMm > lineMm)
     .sort((a, b) => b.widthMm * b.heightMm - a.widthMm * a.heightMm)
   const found: Furniture = { tabs }
-  for (const length of bars) {
+  for (const length of bars[units]) {
     const at = free.find((r) => Math.max(r.widthMm, r.heightMm) >= length && Math.min(r.widthMm, r.heightMm) >= barMm)
     if (!at) continue
     const upright = at.widthMm < length

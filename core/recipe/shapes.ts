@@ -159,7 +159,14 @@ export interface Recipe {
   whites: Whites
   forgives: 'a lot' | 'some' | 'little'
   look: string
-  print: { ink: Ink | 'any'; paper: string; laidFaceDown: boolean; why: string }
+  print: {
+    ink: Ink | 'any'
+    paper: string
+    laidFaceDown: boolean
+    why: string
+    /** The sheet goes through the printer with this edge first: tissue stuck round a carrier. */
+    leadingEdge?: boolean
+  }
   /** What it goes onto, by blank material, and how well. */
   surfaces: Record<string, Fit>
   stages: Stage[]

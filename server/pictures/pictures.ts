@@ -5,6 +5,7 @@ import type { Picture, Workshop } from '#core/workshop'
 import { many, maybeOne, run, type Db } from '../db/query'
 import { applyCommand } from '../desk/commands'
 import { loadWorkshop } from '../desk/documents'
+import { wipeJobsWith } from '../prints/jobs'
 import type { Developed } from './develop'
 
 export type PictureSize = 'full' | 'view' | 'thumb'
@@ -69,6 +70,7 @@ export async function erasePicture(
   const entry = stored?.body.pictures?.find((p) => p.id === id)
   if (stored && entry) await forget(pool, stored.body, stored.version, entry, by)
   const { rowCount } = await pool.query('delete from picture where workshop_id = $1 and id = $2', [workshopId, id])
+  await wipeJobsWith(pool, workshopId, id)
   await run(
     pool,
     `update command set changes = coalesce((select jsonb_agg(c) from jsonb_array_elements(changes) c where c ->> 'path' not like $3), '[]'::jsonb)

@@ -10,7 +10,7 @@ export const waxTissue: Recipe = {
   whites: 'surface',
   forgives: 'some',
   look: 'as if painted into the wax',
-  print: { ink: 'any', paper: 'white tissue round a carrier sheet', laidFaceDown: false, why: 'The tissue is laid ink side out: it reads as it was printed.' },
+  print: { ink: 'any', paper: 'white tissue round a carrier sheet', laidFaceDown: false, leadingEdge: true, why: 'The tissue is laid ink side out: it reads as it was printed.' },
   surfaces: { candle: { fit: 'best', note: 'pale, smooth and wide', mark: 'P' } },
   rounds: { least: figure(0, 'count', 'P'), most: figure(0, 'count', 'P'), usual: figure(0, 'count', 'P') },
   show: figure(10, 'min', 'E'),

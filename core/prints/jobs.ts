@@ -1,0 +1,27 @@
+import type { Print } from './list'
+
+/** What is known of a job in the out-tray: which prints lie on which of its sheets, how many came out, which are to be done
+ *  again. */
+export interface PrintedJob {
+  id: string
+  sheets: { prints: string[] }[]
+  printed: number
+  redo: string[]
+}
+
+/** Prints that lie in the out-tray and are not to be done again, with the job they came in. */
+export function printedIn(jobs: readonly PrintedJob[]): Map<string, string> {
+  const done = new Map<string, string>()
+  for (const job of jobs)
+    for (const sheet of job.sheets.slice(0, job.printed)) for (const p of sheet.prints) if (!job.redo.includes(p)) done.set(p, job.id)
+  return done
+}
+
+/** Prints that have still to be printed: nothing is printed twice. */
+export const stillToPrint = (prints: readonly Print[], jobs: readonly PrintedJob[]): Print[] => {
+  const done = printedIn(jobs)
+  return prints.filter((p) => !done.has(p.id))
+}
+
+/** Prints of a job that a stop took along: those of the lost sheet and of the sheets that had not started. */
+export const missingFrom = (job: PrintedJob): string[] => job.sheets.slice(job.printed).flatMap((s) => s.prints)

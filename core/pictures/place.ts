@@ -25,12 +25,15 @@ export function turnedBox({ width, height, edit }: Measured): { width: number; h
   return { width: width * c + height * s, height: width * s + height * c }
 }
 
-/** The largest crop of the print's shape in the middle of the picture. */
+/** The largest crop of the print's shape in the middle of the picture; of a picture that is turned, the largest with no corner
+ *  outside it. */
 export function defaultCrop(picture: Measured, print: Size): Crop {
+  const a = ((picture.edit?.turn ?? 0) * Math.PI) / 180
+  const [c, s] = [Math.abs(Math.cos(a)), Math.abs(Math.sin(a))]
+  const { widthMm: pw, heightMm: ph } = print
+  const scale = Math.min(picture.width / (pw * c + ph * s), picture.height / (pw * s + ph * c))
   const box = turnedBox(picture)
-  const wide = print.widthMm / print.heightMm
-  const w = Math.min(1, (box.height * wide) / box.width)
-  const h = Math.min(1, box.width / wide / box.height)
+  const [w, h] = [Math.min(1, (pw * scale) / box.width), Math.min(1, (ph * scale) / box.height)]
   return { x: (1 - w) / 2, y: (1 - h) / 2, w, h }
 }
 

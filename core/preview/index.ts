@@ -1,0 +1,1 @@
+export { previewTransfer, surfaceLookOf, surfaceLooks, type PreviewOptions, type SurfaceLook } from './preview'

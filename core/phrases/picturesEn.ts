@@ -1,4 +1,4 @@
-import type { PictureCode } from '#core/pictures'
+import type { PictureCode, PictureFinding } from '#core/pictures'
 import type { Said, Values, Voice } from './phrases'
 
 type Line<T> = (v: Values, say: Voice) => T
@@ -34,3 +34,18 @@ export const pictureLines: Record<`picture-${Exclude<PictureCode, 'mirrored' | '
 
 const pixels = (v: Values) =>
   v['blurred'] ? `${v['dpi']} pixels an inch, blurred as if it had ${v['real']}` : `${v['dpi']} pixels an inch at this size`
+
+/** A finding in two words, under a picture. */
+export const pictureWord = ({ code, values }: Pick<PictureFinding, 'code' | 'values'>): string =>
+  ({
+    'reads-backwards': 'backwards',
+    poor: `${values['real']} dpi`,
+    soft: `${values['real']} dpi`,
+    'whites-go': 'whites go',
+    'face-seam': 'seam on it',
+    'cut-away': `${values['share']} % cut`,
+    'detail-lost': 'too fine',
+    'not-permitted': 'may it?',
+    'kept-on': 'no end date',
+    mirrored: 'mirrored',
+  })[code]

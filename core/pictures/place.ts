@@ -91,3 +91,22 @@ export function onPrint(mark: Pick<PictureMark, 'x' | 'y' | 'w' | 'h'>, picture:
     heightMm: mm((low - top) * print.heightMm),
   }
 }
+
+/** A box drawn on a print (shares from its upper left corner, as the picture is seen) as a mark of the stored picture. */
+export function fromPrint(box: Crop, picture: Measured, print: Size): Crop {
+  const a = ((picture.edit ?? asItIs).turn * Math.PI) / 180
+  const turned = turnedBox(picture)
+  const c = cropOf(picture, print)
+  const corners = [0, 1, 2, 3].map((k) => {
+    const x = (c.x + (box.x + (k % 2) * box.w) * c.w - 0.5) * turned.width
+    const y = (c.y + (box.y + (k >> 1) * box.h) * c.h - 0.5) * turned.height
+    return {
+      x: (x * Math.cos(a) + y * Math.sin(a)) / picture.width + 0.5,
+      y: (-x * Math.sin(a) + y * Math.cos(a)) / picture.height + 0.5,
+    }
+  })
+  const clip = (n: number) => Math.min(1, Math.max(0, Number(n.toFixed(5))))
+  const [left, right] = [clip(Math.min(...corners.map((p) => p.x))), clip(Math.max(...corners.map((p) => p.x)))]
+  const [top, low] = [clip(Math.min(...corners.map((p) => p.y))), clip(Math.max(...corners.map((p) => p.y)))]
+  return { x: left, y: top, w: Number((right - left).toFixed(5)), h: Number((low - top).toFixed(5)) }
+}

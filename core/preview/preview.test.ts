@@ -5,7 +5,15 @@ import { previewTransfer, surfaceLookOf, surfaceLooks, type PreviewOptions } fro
 const [width, height] = [40, 30]
 const plain = (r: number, g: number, b: number) => Uint8ClampedArray.from({ length: 4 * width * height }, (_, i) => [r, g, b, 255][i % 4]!)
 const [white, black, grey] = [plain(255, 255, 255), plain(0, 0, 0), plain(128, 128, 128)]
-const base: PreviewOptions = { surface: 'wood', colour: '#E6D2AC', whites: 'surface', rounds: 3, worn: 0, coat: 'moderate', mirrored: false }
+const base: PreviewOptions = {
+  surface: 'wood',
+  colour: '#E6D2AC',
+  whites: 'surface',
+  rounds: 3,
+  worn: 0,
+  coat: 'moderate',
+  mirrored: false,
+}
 const show = (pixels: Uint8ClampedArray, more: Partial<PreviewOptions> = {}) => previewTransfer(pixels, width, height, { ...base, ...more })
 const mean = (p: Uint8ClampedArray, c: number) => {
   let sum = 0

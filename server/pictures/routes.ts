@@ -62,13 +62,22 @@ export function pictureRoutes(pool: pg.Pool, clock: Clock, folder = tmpdir()): R
     const house = await loadHouse(pool, (await loadWorkshop(pool, req.params.id))?.body.houseId ?? '')
     if (!house) throw new NotFound('This workshop is not here any more.')
     const at = clock.now(house.body.timeZone)
-    const actor = String(req.get('x-actor') ?? '').slice(0, 80)
+    const actor = actorOf(req.get('x-actor'))
     const gone = await erasePicture(pool, req.params.id, req.params.picture, { actor, at, why: 'by hand' })
     if (!gone) throw new NotFound('This picture is not here any more.')
     res.json({ erased: true })
   })
 
   return router
+}
+
+/** Names come percent-encoded in a header; one that is not is left out. */
+function actorOf(header: string | undefined): string {
+  try {
+    return decodeURIComponent(header ?? '').slice(0, 80)
+  } catch {
+    return ''
+  }
 }
 
 /** Multer's own complaints as ours; a full disk as what it is. */

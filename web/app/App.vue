@@ -29,6 +29,7 @@ const places = computed(() =>
   workshop.value
     ? [
         { name: 'Bench', to: `/w/${id.value}/bench/kit`, on: route.name === 'bench' },
+        { name: 'Prints', to: `/w/${id.value}/prints`, on: route.name === 'prints' },
         { name: 'Sessions', to: `/w/${id.value}/sessions`, on: route.name === 'sessions' },
         { name: 'Take-home', to: `/w/${id.value}/take-home`, on: route.name === 'take-home' },
         { name: 'Clinic', to: `/w/${id.value}/clinic`, on: route.name === 'clinic' },

@@ -8,10 +8,13 @@ const rows = [
   ['+ −', 'people'],
   ['Z', 'undo'],
   ['Shift Z', 'redo'],
-  ['G, then B S T K C W', 'bench, sessions, take-home, clinic, craft, workshops'],
+  ['G, then B P S T K C W', 'bench, prints, sessions, take-home, clinic, craft, workshops'],
   ['/', 'find in the craft book'],
   ['P', 'print: take-home sheets, the craft book'],
   ['← →', 'nudge the chosen session by a quarter of an hour; with Shift an hour'],
+  ['N A W Del', 'pictures: next finding, it is fine, white or bare, erase (asks)'],
+  ['PgUp PgDn, arrows', 'prints: the sheet, the picture on it'],
+  ['O X', 'prints: turn, lock'],
   ['?', 'this sheet'],
 ]
 </script>

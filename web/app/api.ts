@@ -50,5 +50,16 @@ export const api = {
   lookAtRoster: <T>(text: string, answers: Record<number, string>) => ask<T>('/imports/roster', post({ text, answers })),
   lookAtWorkshop: (text: string) => ask<{ workshop: Workshop }>('/imports/workshop', post({ text })),
   lookAtRecipe: (text: string) => ask<{ recipe: OwnRecipe }>('/imports/recipe', post({ text })),
+  printJobs: <T>(id: string) => ask<T>(`/workshops/${id}/print-jobs`),
+  print: (id: string, job: object) => ask<unknown>(`/workshops/${id}/print-jobs`, post(job)),
+  redoPrints: (id: string, job: string, prints: readonly string[]) =>
+    ask<unknown>(`/workshops/${id}/print-jobs/${job}/redo`, post({ prints })),
+  tellPrinter: (house: string, what: object) => ask<unknown>(`/houses/${house}/printer`, post(what)),
+  smearTest: (house: string, ink: string) => ask<{ outcome: 'passed' | 'failed' }>(`/houses/${house}/printer/smear`, post({ ink })),
+  erasePicture: (id: string, picture: string, actor: string) =>
+    ask<{ erased: boolean }>(`/workshops/${id}/pictures/${picture}`, {
+      method: 'DELETE',
+      headers: { 'x-actor': encodeURIComponent(actor) },
+    }),
   eraseNames: (id: string) => ask<{ erased: boolean }>(`/workshops/${id}/erase-names`, post({})),
 }

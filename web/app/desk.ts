@@ -258,6 +258,7 @@ export const useDesk = defineStore('desk', () => {
     workshop,
     plan,
     say,
+    refresh,
     changesSince,
     done,
     undone,

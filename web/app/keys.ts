@@ -41,6 +41,7 @@ export function bindKeys({ undo, redo, sheet, go, id }: Deeds): void {
     'Shift+?': free(sheet),
     '?': free(sheet),
     'g b': inWorkshop('bench/kit'),
+    'g p': inWorkshop('prints'),
     'g s': inWorkshop('sessions'),
     'g t': inWorkshop('take-home'),
     'g c': free(() => go('/craft/tape-film')),

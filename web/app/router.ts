@@ -17,6 +17,7 @@ export const router = createRouter({
         panelOf[to.params['panel'] as DecisionId]?.().catch(() => undefined)
       },
     },
+    { path: '/w/:id/prints', name: 'prints', component: () => import('../prints/PrintsPage.vue') },
     { path: '/w/:id/sessions', name: 'sessions', component: () => import('../sessions/SessionsPage.vue') },
     { path: '/w/:id/take-home', name: 'take-home', component: () => import('../takehome/TakeHomePage.vue') },
     { path: '/w/:id/clinic', name: 'clinic', component: () => import('../clinic/ClinicPage.vue') },

@@ -1,0 +1,347 @@
+<script setup lang="ts">
+import { uuidv7 } from 'uuidv7'
+import { computed, ref } from 'vue'
+import { printersOf } from '#core/house'
+import { pixelsAnInch } from '#core/suitability'
+import { pieceKind, recipeById } from '#core/recipe'
+import { recipesOf } from '#core/house'
+import type { Design, KeepClear } from '#core/workshop'
+import BecauseFigure from '../../ui/BecauseFigure.vue'
+import FlipDrawing from '../../ui/FlipDrawing.vue'
+import SegmentChoice from '../../ui/SegmentChoice.vue'
+import SheetDrawing from '../../ui/SheetDrawing.vue'
+import SourceMark from '../../ui/SourceMark.vue'
+import StepField from '../../ui/StepField.vue'
+import StripDrawing from '../../ui/StripDrawing.vue'
+import type { Bench } from '../useBench'
+
+const props = defineProps<{ bench: Bench }>()
+const w = computed(() => props.bench.workshop.value!)
+const plan = computed(() => props.bench.plan.value!)
+const say = computed(() => props.bench.say.value!)
+const house = computed(() => props.bench.house.value!)
+const d = computed(() => w.value.designs[0]!)
+const path = (f: string) => `designs/${d.value.id}/${f}`
+const recipe = computed(() => recipeById(plan.value.recipe.id, plan.value.recipe.version, recipesOf(house.value))!)
+const kind = computed(() => pieceKind(d.value.kind))
+const even = computed(() => plan.value.print.orientation.flips % 2 === 0)
+
+/** How they are printed, and what is known of pictures and prints: yes, no, or not yet looked. */
+const know = (field: 'print' | 'picture', set: object, label: string) =>
+  props.bench.set(path(field), JSON.parse(JSON.stringify({ ...d.value[field], ...set })), label)
+const three = [
+  { id: 'unknown', name: 'not known' },
+  { id: 'no', name: 'no' },
+  { id: 'yes', name: 'yes' },
+]
+const shown = (x: boolean | undefined) => (x === undefined ? 'unknown' : x ? 'yes' : 'no')
+const meant = (x: string) => (x === 'unknown' ? undefined : x === 'yes')
+const traits: { id: keyof NonNullable<Design['picture']>; name: string; said: string }[] = [
+  { id: 'pale', name: 'Skies, clouds, white lettering', said: 'pale parts' },
+  { id: 'faces', name: 'Faces', said: 'faces' },
+  { id: 'fine', name: 'Fine detail', said: 'fine detail' },
+  { id: 'precious', name: 'Originals, precious paper', said: 'precious originals' },
+]
+const pixels = computed(() => d.value.picture?.pixels)
+const setPixels = (which: 'width' | 'height', n: number) =>
+  know(
+    'picture',
+    { pixels: { width: 1200, height: 900, ...pixels.value, [which]: n } },
+    `${which} of the smallest picture became ${n} pixels`,
+  )
+const dpi = computed(() => pixels.value && pixelsAnInch(pixels.value, plan.value.picture.widthMm, plan.value.picture.heightMm))
+
+const marking = ref<KeepClear['what']>('face')
+const boxes = computed(() => d.value.keepClear ?? [])
+const addBox = (b: Omit<KeepClear, 'id'>) =>
+  props.bench.set(path('keepClear'), [...boxes.value, { id: uuidv7(), ...b }], `a ${b.what} is kept clear`)
+const dropBox = (id: string) =>
+  props.bench.set(
+    path('keepClear'),
+    boxes.value.filter((b) => b.id !== id),
+    'a box was taken out',
+  )
+/** A box by keys: in the middle of the picture, a third of its size. */
+function addMiddle() {
+  const { widthMm, heightMm } = plan.value.picture
+  const third = (mm: number) => Number((mm / 3).toFixed(1))
+  addBox({ xMm: third(widthMm), yMm: third(heightMm), widthMm: third(widthMm), lengthMm: third(heightMm), what: marking.value })
+}
+</script>
+<template>
+  <div>
+    <h2>The prints</h2>
+    <div class="grid">
+      <div class="choices">
+        <slot />
+        <div>
+          <SegmentChoice
+            label="Lettering in them"
+            :model-value="d.lettering ? 'yes' : 'no'"
+            :options="[
+              { id: 'no', name: 'no' },
+              { id: 'yes', name: 'yes' },
+            ]"
+            @update:model-value="
+              bench.set(path('lettering'), $event === 'yes', $event === 'yes' ? 'pictures got lettering' : 'pictures lost lettering')
+            "
+          />
+          <p class="small two">Lettering that reads backwards spoils a piece.</p>
+        </div>
+        <div>
+          <SegmentChoice
+            label="Print"
+            :model-value="d.mirrored === null ? 'advised' : d.mirrored ? 'yes' : 'no'"
+            :options="[
+              { id: 'advised', name: `as advised: ${plan.print.orientation.printMirrored ? 'mirrored' : 'not mirrored'}` },
+              { id: 'yes', name: 'mirrored' },
+              { id: 'no', name: 'not' },
+            ]"
+            @update:model-value="bench.set(path('mirrored'), $event === 'advised' ? null : $event === 'yes', 'the print setting changed')"
+          />
+          <FlipDrawing
+            :drawing="w.drawing"
+            :mirrored="plan.print.mirrored"
+            :face-down="recipe.print.laidFaceDown"
+            :seen-through="kind.seenThrough"
+            :lettering="d.lettering"
+          />
+          <p class="small" :class="even ? 'two' : plan.print.orientation.verdict === 'blocker' ? 'stop' : 'watch'">
+            {{ plan.print.orientation.flips }} {{ plan.print.orientation.flips === 1 ? 'flip' : 'flips' }}: the finished picture
+            {{ even ? 'reads right.' : 'is a mirror image.' }} {{ recipe.print.why }}
+          </p>
+        </div>
+        <dl>
+          <dt>Prints</dt>
+          <dd><BecauseFigure :figure="plan.figures['prints']!" :say="say" name="Prints" :change="bench.change('prints')" /></dd>
+          <dt>Sheets</dt>
+          <dd><BecauseFigure :figure="plan.figures['sheets']!" :say="say" name="Sheets" :change="bench.change('sheets')" /></dd>
+          <dt>Copies of each</dt>
+          <dd class="fig">{{ plan.print.copies }}</dd>
+          <dt>Size</dt>
+          <dd class="fig">{{ say.length(plan.print.widthMm) }} × {{ say.length(plan.print.heightMm) }}</dd>
+          <template v-if="plan.tape"
+            ><dt>Tape</dt>
+            <dd>
+              <BecauseFigure :figure="plan.figures['strips']!" :say="say" name="Strips a print" :text="`${plan.tape.strips} strips`" />
+              <span class="small two"
+                >of {{ say.length(plan.tape.stripLengthMm) }}, {{ plan.tape.direction
+                }}<template v-if="plan.tape.fewerAt"
+                  >; {{ plan.tape.fewerAt.strips }} if the margin is {{ say.length(plan.tape.fewerAt.marginMm) }}</template
+                ></span
+              >
+            </dd></template
+          >
+        </dl>
+      </div>
+      <div class="well">
+        <SheetDrawing
+          :height="290"
+          :grid="plan.print.grid"
+          :paper="plan.print.paper"
+          :margin="plan.print.paper.marginMm"
+          :picture="plan.picture"
+          :drawing="w.drawing"
+          :mirrored="plan.print.mirrored"
+        />
+      </div>
+    </div>
+    <section class="block two-cols">
+      <div>
+        <h3>Printer and paper</h3>
+        <SegmentChoice
+          label="Printed with"
+          :model-value="d.print?.printer ?? 'house'"
+          :options="[
+            { id: 'house', name: `this house’s: ${printersOf(house).join(' and ')}` },
+            { id: 'toner', name: 'toner' },
+            { id: 'inkjet', name: 'inkjet' },
+          ]"
+          @update:model-value="
+            know('print', { printer: $event === 'house' ? undefined : $event, smear: undefined }, `printed with ${$event}`)
+          "
+        />
+        <SegmentChoice
+          label="Smear test: a wet finger over a corner"
+          :model-value="d.print?.smear ?? 'unknown'"
+          :options="[
+            { id: 'unknown', name: 'not yet' },
+            { id: 'passed', name: 'stays' },
+            { id: 'failed', name: 'smears' },
+          ]"
+          @update:model-value="know('print', { smear: $event === 'unknown' ? undefined : $event }, `smear test: ${$event}`)"
+        />
+        <StepField
+          label="Paper, g/m²"
+          :model-value="d.print?.gsm ?? 80"
+          :min="10"
+          :max="400"
+          :note="d.print?.gsm === undefined ? '80, by default' : '75 to 90 rubs off well'"
+          @update:model-value="know('print', { gsm: $event }, `paper became ${$event} g/m²`)"
+          ><SourceMark mark="P"
+        /></StepField>
+        <SegmentChoice
+          label="Coated: photo, glossy, magazine cover"
+          :model-value="shown(d.print?.coated)"
+          :options="three"
+          @update:model-value="know('print', { coated: meant($event) }, `coated paper: ${$event}`)"
+        />
+      </div>
+      <div>
+        <h3>Pictures that are not in</h3>
+        <p class="small two">What is known of them. Those that are in are judged one by one.</p>
+        <SegmentChoice
+          v-for="t in traits"
+          :key="t.id"
+          :label="t.name"
+          :model-value="shown(d.picture?.[t.id] as boolean | undefined)"
+          :options="three"
+          @update:model-value="know('picture', { [t.id]: meant($event) }, `${t.said}: ${$event}`)"
+        />
+        <div class="pixels">
+          <StepField
+            label="Smallest: pixels wide"
+            :min="1"
+            :max="99999"
+            :model-value="pixels?.width ?? 1200"
+            @update:model-value="setPixels('width', $event)"
+          />
+          <StepField
+            label="pixels high"
+            :min="1"
+            :max="99999"
+            :model-value="pixels?.height ?? 900"
+            @update:model-value="setPixels('height', $event)"
+          />
+        </div>
+        <p class="small two">
+          <template v-if="dpi"
+            ><b>{{ dpi }} an inch</b> at this size; from 200 sharp, 150 fair <SourceMark mark="E"
+          /></template>
+          <template v-else>Not known yet: nothing is judged before you say.</template>
+        </p>
+      </div>
+    </section>
+    <section v-if="plan.tape" class="block two-cols">
+      <div>
+        <h3>Strips, {{ plan.tape.direction }}</h3>
+        <StripDrawing :layout="plan.tape" :picture="plan.picture" :drawing="w.drawing" :boxes="boxes" :what="marking" @add="addBox" />
+      </div>
+      <div>
+        <p>
+          <b>{{ plan.tape.strips }} {{ plan.tape.strips === 1 ? 'strip' : 'strips' }} of {{ say.length(plan.tape.stripLengthMm) }}</b>
+          <span class="small two"
+            >, {{ say.length(plan.tape.slackMm) }} to slide. The dashed line is the middle: seams show most there.</span
+          >
+        </p>
+        <p v-if="plan.tape.fewerAt" class="small">
+          {{ plan.tape.fewerAt.strips }} {{ plan.tape.fewerAt.strips === 1 ? 'strip' : 'strips' }} if the margin is
+          {{ say.length(plan.tape.fewerAt.marginMm) }}.
+        </p>
+        <SegmentChoice
+          label="Pull a box over each"
+          :model-value="marking"
+          :options="[
+            { id: 'face', name: 'face' },
+            { id: 'lettering', name: 'lettering' },
+          ]"
+          @update:model-value="marking = $event as KeepClear['what']"
+        />
+        <v-btn class="add" @click="addMiddle">Add one in the middle</v-btn>
+        <ul class="boxes">
+          <li v-for="(b, i) in boxes" :key="b.id">
+            <span>{{ b.what }} {{ i + 1 }}, {{ say.length(b.widthMm) }} × {{ say.length(b.lengthMm) }}</span
+            ><v-btn :aria-label="`Take out ${b.what} ${i + 1}`" @click="dropBox(b.id)">Take out</v-btn>
+          </li>
+        </ul>
+        <p class="small" :class="plan.tape.seamOnKeepClearMm > 0 ? 'watch' : 'two'">
+          {{
+            plan.tape.seamOnKeepClearMm > 0
+              ? `${say.length(plan.tape.seamOnKeepClearMm)} of seam over them, and no shift is better.`
+              : boxes.length
+                ? 'No seam crosses them.'
+                : 'Nothing is kept clear yet.'
+          }}
+        </p>
+      </div>
+    </section>
+  </div>
+</template>
+<style scoped>
+.grid {
+  display: flex;
+  gap: 20px;
+  margin-top: 14px;
+  justify-content: space-between;
+}
+.choices {
+  min-width: 0;
+  display: grid;
+  gap: 16px;
+  align-content: start;
+  flex: 1;
+}
+.well {
+  background: var(--board);
+  padding: 18px;
+  align-self: start;
+}
+dl {
+  display: grid;
+  grid-template-columns: auto 1fr;
+  gap: 6px 20px;
+  align-items: baseline;
+}
+dt {
+  color: var(--text-2);
+}
+dd {
+  margin: 0;
+}
+.block {
+  border-top: 1px solid var(--edge);
+  margin-top: 18px;
+  padding-top: 12px;
+}
+.two-cols {
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: 12px 28px;
+}
+.two-cols > div {
+  display: grid;
+  gap: 12px;
+  align-content: start;
+}
+.two-cols :deep(.v-btn-group .v-btn) {
+  padding: 0 10px;
+  font-size: 14px;
+}
+.pixels {
+  display: grid;
+  gap: 10px;
+}
+.boxes {
+  list-style: none;
+  padding: 0;
+  margin: 0;
+}
+.boxes li {
+  display: flex;
+  justify-content: space-between;
+  align-items: center;
+  border-bottom: 1px solid var(--rule);
+}
+.choices :deep(.v-btn) {
+  padding: 0 10px;
+  font-size: 14px;
+}
+@media (max-width: 760px) {
+  .two-cols {
+    grid-template-columns: 1fr;
+  }
+  .grid {
+    flex-direction: column;
+  }
+}
+</style>

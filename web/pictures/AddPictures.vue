@@ -1,0 +1,135 @@
+<script setup lang="ts">
+import { computed, onBeforeUnmount, onMounted, ref } from 'vue'
+import { ownerName } from '#core/pictures'
+import type { Workshop } from '#core/workshop'
+import { useUploads } from './uploads'
+
+/** Brings pictures in: dropped (files or a folder), pasted or chosen; each with its progress, to be stopped or tried again. */
+const props = defineProps<{ workshop: Workshop }>()
+const uploads = useUploads()
+const mine = computed(() => uploads.of(props.workshop.id))
+const doubles = computed(() => uploads.doubles.filter((d) => d.workshop === props.workshop.id))
+const over = ref(false)
+const input = ref<HTMLInputElement>()
+let owner: string | null | undefined
+
+function choose(who?: string | null) {
+  owner = who
+  input.value?.click()
+}
+function chosen(e: Event) {
+  const field = e.target as HTMLInputElement
+  const files = [...(field.files ?? [])]
+  field.value = ''
+  if (files.length) void uploads.add(props.workshop, owner ? files.slice(0, 1) : files, owner)
+}
+async function dropped(e: DragEvent) {
+  over.value = false
+  const items = [...(e.dataTransfer?.items ?? [])]
+  const entries = items.flatMap((i) => i.webkitGetAsEntry() ?? [])
+  const files = entries.length ? (await Promise.all(entries.map(filesIn))).flat() : [...(e.dataTransfer?.files ?? [])]
+  if (files.length) await uploads.add(props.workshop, files)
+}
+/** Everything in a folder, and in its folders. */
+async function filesIn(entry: FileSystemEntry): Promise<File[]> {
+  if (entry.isFile) return [await new Promise<File>((ok, no) => (entry as FileSystemFileEntry).file(ok, no))]
+  const reader = (entry as FileSystemDirectoryEntry).createReader()
+  const all: FileSystemEntry[] = []
+  for (;;) {
+    const some = await new Promise<FileSystemEntry[]>((ok, no) => reader.readEntries(ok, no))
+    if (some.length === 0) break
+    all.push(...some)
+  }
+  return (await Promise.all(all.filter((x) => !x.name.startsWith('.')).map(filesIn))).flat()
+}
+function pasted(e: ClipboardEvent) {
+  const files = [...(e.clipboardData?.files ?? [])]
+  if (files.length) void uploads.add(props.workshop, files)
+}
+onMounted(() => {
+  window.addEventListener('paste', pasted)
+  void uploads.resume()
+})
+onBeforeUnmount(() => window.removeEventListener('paste', pasted))
+const who = (id: string) =>
+  ownerName(props.workshop.group.participants, { participant: props.workshop.pictures?.find((p) => p.id === id)?.participant ?? null })
+const failed = computed(() => mine.value.filter((u) => u.state === 'failed').length)
+const done = computed(() => mine.value.reduce((sum, u) => sum + u.sent, 0))
+defineExpose({ choose })
+</script>
+<template>
+  <div class="drop" :class="{ over }" @dragover.prevent="over = true" @dragleave="over = false" @drop.prevent="dropped">
+    <slot />
+    <input ref="input" class="sr" type="file" multiple accept="image/*" aria-label="Pictures to bring in" tabindex="-1" @change="chosen" />
+    <div v-if="mine.length || doubles.length" class="list" role="status">
+      <p v-if="mine.length" class="small">
+        <b>{{ mine.length }} on {{ mine.length === 1 ? 'its' : 'their' }} way</b>, {{ Math.round((100 * done) / mine.length) }} %. They are
+        kept in this browser until they are in.
+        <v-btn v-if="failed" @click="uploads.retry(workshop.id)">Try again</v-btn>
+      </p>
+      <ul v-if="mine.length">
+        <li v-for="u in mine" :key="u.id">
+          <span class="file">{{ u.name }}</span>
+          <span v-if="u.state === 'refused' || u.state === 'failed'" class="small" :class="u.state === 'refused' ? 'stop' : 'watch'"
+            ><b>{{ u.problem?.what }}</b> {{ u.problem?.remedy }}</span
+          ><span
+            v-else
+            class="bar"
+            role="progressbar"
+            :aria-label="u.name"
+            :aria-valuenow="Math.round(u.sent * 100)"
+            aria-valuemin="0"
+            aria-valuemax="100"
+            ><i :style="{ width: `${Math.round(u.sent * 20) * 5}%` }"
+          /></span>
+          <v-btn :aria-label="`${u.state === 'refused' ? 'Put aside' : 'Stop'}: ${u.name}`" @click="uploads.drop(u.id)">{{
+            u.state === 'refused' ? 'Put aside' : 'Stop'
+          }}</v-btn>
+        </li>
+      </ul>
+      <p v-for="d in doubles" :key="d.name" class="small watch">
+        {{ d.name }} shows the same as {{ who(d.sameAs) }}’s. <v-btn @click="uploads.seen(workshop.id)">I see</v-btn>
+      </p>
+    </div>
+  </div>
+</template>
+<style scoped>
+.drop.over {
+  outline: 2.5px dashed var(--ink);
+  outline-offset: 6px;
+  background: var(--wash);
+}
+.list {
+  border-top: 1px solid var(--edge);
+  margin-top: 10px;
+  padding-top: 8px;
+}
+ul {
+  list-style: none;
+  padding: 0;
+  margin: 4px 0 0;
+  max-height: 240px;
+  overflow-y: auto;
+}
+li {
+  display: grid;
+  grid-template-columns: minmax(100px, 1fr) 2fr auto;
+  gap: 10px;
+  align-items: center;
+  border-bottom: 1px solid var(--rule);
+}
+.file {
+  overflow: hidden;
+  text-overflow: ellipsis;
+  white-space: nowrap;
+}
+.bar {
+  height: 10px;
+  border: 1.5px solid var(--text-2);
+}
+.bar i {
+  display: block;
+  height: 100%;
+  background: var(--ink);
+}
+</style>

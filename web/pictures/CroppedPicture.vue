@@ -1,0 +1,86 @@
+<script setup lang="ts">
+import { onMounted, ref, watch } from 'vue'
+import type { PictureFinding } from '#core/pictures'
+import type { Picture } from '#core/workshop'
+import { paintFinding, paintPlaced, pictureUrl } from './paint'
+
+/** A picture as it is placed on its piece, drawn with what is found in it. */
+const props = defineProps<{
+  workshop: string
+  picture: Picture
+  print: { widthMm: number; heightMm: number }
+  width: number
+  height: number
+  finding?: PictureFinding | undefined
+  surface?: string
+  mirrored?: boolean
+  size?: 'thumb' | 'view'
+}>()
+const canvas = ref<HTMLCanvasElement>()
+const gone = ref(false)
+let image: HTMLImageElement | undefined
+let shown = ''
+
+async function paint() {
+  const c = canvas.value
+  if (!c) return
+  const url = pictureUrl(props.workshop, props.picture.id, props.size ?? 'thumb')
+  if (shown !== url) {
+    shown = url
+    const next = new Image()
+    next.src = url
+    try {
+      await next.decode()
+    } catch {
+      // Erased, or not reachable: the place says so.
+      gone.value = true
+      return
+    }
+    if (shown !== url) return
+    image = next
+    gone.value = false
+  }
+  const ctx = c.getContext('2d', { willReadFrequently: true })
+  if (!ctx || !image) return
+  paintPlaced(ctx, image, props.picture, props.print)
+  paintFinding(ctx, props.finding, props.surface ?? '#E6D2AC')
+}
+onMounted(paint)
+watch(
+  () => [props.picture, props.print.widthMm, props.print.heightMm, props.finding?.code, props.surface, props.width, props.height],
+  paint,
+  {
+    flush: 'post',
+    deep: true,
+  },
+)
+</script>
+<template>
+  <span class="holder" :style="{ width: `${width}px`, height: `${height}px` }">
+    <canvas ref="canvas" :width="Math.round(width * 2)" :height="Math.round(height * 2)" :class="{ flip: mirrored }" />
+    <span v-if="gone" class="gone small">not reachable</span>
+  </span>
+</template>
+<style scoped>
+.holder {
+  display: block;
+  position: relative;
+  overflow: hidden;
+  background: #fff;
+}
+canvas {
+  width: 100%;
+  height: 100%;
+  display: block;
+}
+.flip {
+  transform: scaleX(-1);
+}
+.gone {
+  position: absolute;
+  inset: 0;
+  display: grid;
+  place-items: center;
+  color: #5b5046;
+}
+</style>

@@ -1,0 +1,317 @@
+<script setup lang="ts">
+import { computed, defineAsyncComponent, ref, watch } from 'vue'
+import { uuidv7 } from 'uuidv7'
+import { fromPrint, judgePicture, onPrint, ownerName, placed, type PictureContext } from '#core/pictures'
+import { pictureWord } from '#core/phrases'
+import type { Plan } from '#core/plan'
+import { surfaceLookOf, type PreviewOptions } from '#core/preview'
+import { blankMaterial, recipeById } from '#core/recipe'
+import { recipesOf } from '#core/house'
+import { isDate } from '#core/time'
+import { asItIs, type Picture, type PictureEdit } from '#core/workshop'
+import SegmentChoice from '../ui/SegmentChoice.vue'
+import SourceMark from '../ui/SourceMark.vue'
+import StepField from '../ui/StepField.vue'
+import VerdictShape from '../ui/VerdictShape.vue'
+import type { Bench } from '../bench/useBench'
+import PreviewPair from './PreviewPair.vue'
+
+/** One picture: how it will look, what is found in it, how it is placed, whose it is and until when it is kept. */
+const props = defineProps<{ bench: Bench; picture: Picture; context: PictureContext; white: boolean | undefined }>()
+const emit = defineEmits<{ erase: []; next: []; white: [boolean | undefined] }>()
+const CropDialog = defineAsyncComponent(() => import('./CropDialog.vue'))
+const w = computed(() => props.bench.workshop.value!)
+const plan = computed((): Plan => props.bench.plan.value!)
+const say = computed(() => props.bench.say.value!)
+const design = computed(() => w.value.designs[0]!)
+const people = computed(() => w.value.group.participants)
+const name = computed(() => (props.picture.participant ? `${ownerName(people.value, props.picture)}’s picture` : 'A house picture'))
+const edit = computed((): PictureEdit => props.picture.edit ?? asItIs)
+const findings = computed(() => judgePicture(props.picture, props.context))
+const dpi = computed(() => placed(props.picture, props.context.print))
+const quality = computed(() => (dpi.value.real >= 200 ? 'good' : dpi.value.real >= 150 ? 'fair' : dpi.value.real >= 100 ? 'soft' : 'poor'))
+const set = (field: string, after: unknown, label: string) => props.bench.set(`pictures/${props.picture.id}/${field}`, after, label)
+const setEdit = (more: Partial<PictureEdit>, label: string) => set('edit', { ...edit.value, ...more }, `${name.value}: ${label}`)
+
+const painted = computed(
+  () =>
+    plan.value.chosen.some((c) => c.option.effects.some((e) => e.kind === 'whites' && e.whites === 'white')) &&
+    design.value.kind !== 'page',
+)
+const material = computed(() => blankMaterial(design.value.material))
+const rounds = ref(3)
+const worn = ref(0)
+watch(
+  () => plan.value.rounds,
+  (n) => (rounds.value = n || 3),
+  { immediate: true },
+)
+const onWhite = computed(() => props.white ?? painted.value)
+const options = computed((): PreviewOptions => {
+  const recipe = recipeById(plan.value.recipe.id, plan.value.recipe.version, recipesOf(props.bench.house.value!))
+  const ground = recipe?.whites === 'white'
+  return {
+    surface:
+      plan.value.whites === 'clear'
+        ? design.value.material === 'glass'
+          ? 'glass'
+          : 'film'
+        : surfaceLookOf(design.value.material, onWhite.value && !ground),
+    colour: onWhite.value && !ground ? '#F7F3EA' : (material.value?.colour ?? '#E6D2AC'),
+    whites: ground ? 'white' : plan.value.whites === 'white' ? 'surface' : plan.value.whites,
+    rounds: rounds.value,
+    worn: worn.value / 100,
+    coat: plan.value.chosen.flatMap((c) => c.option.effects).find((e) => e.kind === 'coat')?.coat ?? 'moderate',
+    mirrored: plan.value.print.orientation.flips % 2 === 1,
+  }
+})
+const on = computed(
+  () => `on ${onWhite.value && options.value.surface === 'white' ? 'white-painted ' : ''}${material.value?.name ?? 'its surface'}`,
+)
+const boxes = computed(() =>
+  (props.picture.marks ?? []).flatMap((m) => {
+    const b = onPrint(m, props.picture, props.context.print)
+    return b ? [{ ...b, what: m.what }] : []
+  }),
+)
+const seams = computed(() => (plan.value.tape?.seams ?? []).map((s) => ({ ...s, along: plan.value.tape!.direction === 'along length' })))
+const marking = ref<'' | 'face' | 'lettering'>('')
+function mark(box: { x: number; y: number; w: number; h: number }) {
+  const what = marking.value || 'face'
+  const at = fromPrint(box, props.picture, props.context.print)
+  set('marks', [...(props.picture.marks ?? []), { id: uuidv7(), what, ...at }], `${what} marked on ${name.value.toLowerCase()}`)
+}
+/** A box by keys: the middle third. */
+const markMiddle = () => mark({ x: 1 / 3, y: 1 / 3, w: 1 / 3, h: 1 / 3 })
+const unmark = (id: string) =>
+  set(
+    'marks',
+    props.picture.marks!.filter((m) => m.id !== id),
+    'a mark was taken out',
+  )
+const accept = (code: string) => set('accepted', [...(props.picture.accepted ?? []), code], `${name.value}: looked at, and fine`)
+const cropping = ref(false)
+function place(p: Pick<PictureEdit, 'turn' | 'crop'>) {
+  cropping.value = false
+  setEdit(p, 'placed')
+}
+function give(to: string) {
+  const owner = people.value.find((p) => p.id === to)
+  set('participant', to || null, to ? `the picture is ${owner?.name ?? `seat ${owner?.seat}`}’s` : 'it is a house picture')
+}
+</script>
+<template>
+  <section class="detail" :aria-label="name">
+    <div class="head">
+      <h2>{{ name }}</h2>
+      <p class="small two">
+        {{ Math.round(dpi.width) }} px over {{ say.length(context.print.widthMm) }} is {{ dpi.dpi }} an inch<template
+          v-if="dpi.real < dpi.dpi"
+          >, blurred as if it had {{ dpi.real }}</template
+        >: {{ quality }} <SourceMark mark="E" />
+      </p>
+      <span class="see"
+        ><span class="small two" aria-hidden="true">see it on</span>
+        <SegmentChoice
+          label="See it on"
+          hide-label
+          :model-value="onWhite ? 'white' : 'bare'"
+          :options="[
+            { id: 'bare', name: 'bare' },
+            { id: 'white', name: 'white' },
+          ]"
+          @update:model-value="emit('white', $event === 'white')"
+        />
+      </span>
+    </div>
+    <PreviewPair
+      :workshop="w.id"
+      :picture="picture"
+      :print="context.print"
+      :mirrored="plan.print.mirrored"
+      :options="options"
+      :boxes="boxes"
+      :seams="seams"
+      :marking="marking"
+      :as="plan.print.mirrored ? 'mirrored' : 'not mirrored'"
+      :on="on"
+      @mark="mark"
+    />
+    <div class="looks">
+      <label
+        ><span class="label">Rounds done, in the preview</span
+        ><input v-model.number="rounds" type="range" min="0" max="3" step="1" aria-label="Rounds done, in the preview" />
+        <b>{{ rounds }}</b></label
+      >
+      <label
+        ><span class="label">Worn edges</span
+        ><input v-model.number="worn" type="range" min="0" max="100" step="5" aria-label="Worn edges" /> <b>{{ worn }} %</b></label
+      >
+      <p class="small two">Colours and haze are a preview <SourceMark mark="E" />: your screen, wood and hand decide.</p>
+    </div>
+    <ul v-if="findings.length" class="findings">
+      <li v-for="f in findings" :key="f.code">
+        <VerdictShape :state="f.level === 'stop' ? 'stop' : f.level === 'look' ? 'look' : 'settled'" :size="17" /><span
+          >{{
+            f.code === 'mirrored'
+              ? 'mirrored: lettering will read right'
+              : f.code === 'kept-on'
+                ? 'no day on which it is erased'
+                : say.finding({ code: `picture-${f.code}`, values: { ...f.values, names: name, count: 1 } }).title
+          }}
+          <SourceMark :mark="f.mark" /></span
+        ><v-btn v-if="f.level === 'look' && f.code !== 'not-permitted'" :aria-label="`Accept: ${pictureWord(f)}`" @click="accept(f.code)"
+          >It is fine</v-btn
+        >
+      </li>
+    </ul>
+    <div class="tools">
+      <v-btn @click="cropping = true">Crop and straighten</v-btn>
+      <v-checkbox
+        :model-value="edit.blackWhite"
+        label="Black and white"
+        @update:model-value="setEdit({ blackWhite: !!$event }, $event ? 'black and white' : 'in its colours')"
+      />
+      <v-checkbox
+        :model-value="edit.outline"
+        label="Trim line"
+        @update:model-value="setEdit({ outline: !!$event }, $event ? 'a line to trim along' : 'no trim line')"
+      />
+      <label class="range"
+        ><span class="label">Lighter, for a dark board</span
+        ><input
+          type="range"
+          min="0"
+          max="100"
+          step="5"
+          aria-label="Lighter, for a dark board"
+          :value="Math.round(edit.lighten * 100)"
+          @change="setEdit({ lighten: Number(($event.target as HTMLInputElement).value) / 100 }, 'lightened')"
+      /></label>
+      <StepField
+        label="Border to hold, mm"
+        :model-value="edit.borderMm"
+        :max="30"
+        @update:model-value="setEdit({ borderMm: $event }, `a border of ${$event} mm`)"
+      />
+    </div>
+    <div class="tools marks">
+      <SegmentChoice
+        label="Pull a box over each"
+        :model-value="marking"
+        :options="[
+          { id: '', name: 'none' },
+          { id: 'face', name: 'face' },
+          { id: 'lettering', name: 'lettering' },
+        ]"
+        @update:model-value="marking = $event as typeof marking"
+      />
+      <v-btn v-if="marking" @click="markMiddle">One in the middle</v-btn>
+      <span v-for="(m, i) in picture.marks" :key="m.id" class="mark"
+        >{{ m.what }} {{ i + 1 }} <v-btn :aria-label="`Take out ${m.what} ${i + 1}`" @click="unmark(m.id)">Take out</v-btn></span
+      >
+    </div>
+    <div class="tools care">
+      <label
+        ><span class="label">Whose</span
+        ><select class="field" :value="picture.participant ?? ''" @change="give(($event.target as HTMLSelectElement).value)">
+          <option value="">the house’s</option>
+          <option v-for="p in people" :key="p.id" :value="p.id">{{ p.name ?? `Seat ${p.seat}` }}</option>
+        </select></label
+      >
+      <v-checkbox
+        :model-value="picture.permitted"
+        label="May be used here"
+        @update:model-value="set('permitted', !!$event, $event ? 'it may be used' : 'nobody has allowed it yet')"
+      />
+      <label
+        ><span class="label">Erased on</span
+        ><input
+          class="field"
+          type="date"
+          :value="picture.deleteOn ?? ''"
+          @change="
+            isDate(($event.target as HTMLInputElement).value) &&
+            set('deleteOn', ($event.target as HTMLInputElement).value, 'the day it is erased changed')
+          "
+      /></label>
+      <v-btn class="erase" @click="emit('erase')">Erase it</v-btn>
+      <v-btn @click="emit('next')">Next finding</v-btn>
+    </div>
+    <CropDialog
+      v-if="cropping"
+      :workshop="w.id"
+      :picture="picture"
+      :print="context.print"
+      :outline="design.kind === 'stone'"
+      @place="place"
+      @close="cropping = false"
+    />
+  </section>
+</template>
+<style scoped>
+.see {
+  display: inline-flex;
+  gap: 8px;
+  align-items: center;
+}
+.tools :deep(.step) {
+  max-width: 170px;
+}
+.detail {
+  border-top: 2px solid var(--text);
+  margin-top: 12px;
+  padding-top: 10px;
+  display: grid;
+  gap: 12px;
+}
+.head {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 16px;
+  align-items: end;
+  justify-content: space-between;
+}
+.looks,
+.tools {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px 18px;
+  align-items: end;
+}
+.looks label,
+.range {
+  min-width: 170px;
+}
+input[type='range'] {
+  accent-color: var(--ink);
+  min-height: 28px;
+  width: 120px;
+}
+.label {
+  display: block;
+}
+.findings {
+  list-style: none;
+  padding: 0;
+  margin: 0;
+  border-top: 1px solid var(--rule);
+}
+.findings li {
+  display: grid;
+  grid-template-columns: 17px 1fr auto;
+  gap: 8px;
+  align-items: center;
+  border-bottom: 1px solid var(--rule);
+  min-height: 40px;
+}
+.mark {
+  display: inline-flex;
+  gap: 6px;
+  align-items: center;
+}
+.care {
+  border-top: 1px solid var(--rule);
+  padding-top: 10px;
+}
+</style>

@@ -1,0 +1,158 @@
+import { openDB, type IDBPDatabase } from 'idb'
+import { defineStore } from 'pinia'
+import { ref } from 'vue'
+import { uuidv7 } from 'uuidv7'
+import { deleteDay, ownerOf } from '#core/pictures'
+import type { Picture, Workshop } from '#core/workshop'
+import type { Problem } from '../app/api'
+import { useDesk } from '../app/desk'
+
+/** A picture on its way: kept in this browser until the server has it and the workshop has a place for it. */
+export interface Upload {
+  id: string
+  workshop: string
+  name: string
+  participant: string | null
+  /** Share that is sent. */
+  sent: number
+  state: 'waiting' | 'sending' | 'failed' | 'refused'
+  problem?: Problem
+  /** The same pixels are in already, under this id. */
+  sameAs?: string
+}
+interface Kept {
+  id: string
+  workshop: string
+  participant: string | null
+  name: string
+  file: Blob
+}
+interface Answer {
+  picture: { id: string; width: number; height: number; detail: number | null; pale: number | null; sameAs: string | null }
+}
+
+let db: Promise<IDBPDatabase> | undefined
+const open = () => (db ??= openDB('imprenta-uploads', 1, { upgrade: (d) => void d.createObjectStore('files', { keyPath: 'id' }) }))
+/** So many are sent at once. */
+const atOnce = 2
+
+/** Pictures on their way in: sent two at a time, with progress; a lost connection or a reload loses none, a refused one says why
+ *  and stays until it is dismissed. */
+export const useUploads = defineStore('uploads', () => {
+  const desk = useDesk()
+  const list = ref<Upload[]>([])
+  /** What was said of pictures that came in twice. */
+  const doubles = ref<{ workshop: string; name: string; sameAs: string }[]>([])
+  const sending = new Map<string, XMLHttpRequest>()
+  const of = (workshop: string) => list.value.filter((u) => u.workshop === workshop)
+
+  async function add(workshop: Workshop, files: readonly File[], owner?: string | null): Promise<void> {
+    const people = workshop.group.participants
+    const taken = new Set((workshop.pictures ?? []).map((p) => p.participant))
+    for (const file of files) {
+      const found = owner === undefined ? ownerOf(file.name, people) : owner
+      const participant = found && owner === undefined && taken.has(found) ? null : found
+      if (participant) taken.add(participant)
+      const kept: Kept = { id: uuidv7(), workshop: workshop.id, participant, name: file.name, file }
+      await (await open()).put('files', kept)
+      list.value.push({ id: kept.id, workshop: workshop.id, name: file.name, participant, sent: 0, state: 'waiting' })
+    }
+    void next()
+  }
+
+  /** What an earlier visit left on its way. */
+  async function resume(): Promise<void> {
+    const kept = (await (await open()).getAll('files')) as Kept[]
+    for (const k of kept)
+      if (!list.value.some((u) => u.id === k.id))
+        list.value.push({ id: k.id, workshop: k.workshop, name: k.name, participant: k.participant, sent: 0, state: 'waiting' })
+    void next()
+  }
+
+  async function next(): Promise<void> {
+    const waiting = list.value.find((u) => u.state === 'waiting')
+    if (!waiting || sending.size >= atOnce) return
+    waiting.state = 'sending'
+    const kept = (await (await open()).get('files', waiting.id)) as Kept | undefined
+    if (!kept) return drop(waiting.id)
+    post(waiting, kept)
+    void next()
+  }
+
+  function post(upload: Upload, kept: Kept): void {
+    const request = new XMLHttpRequest()
+    sending.set(upload.id, request)
+    const form = new FormData()
+    form.append('file', kept.file, kept.name)
+    request.open('POST', `/api/workshops/${upload.workshop}/pictures/${upload.id}`)
+    request.responseType = 'json'
+    const mine = () => list.value.find((u) => u.id === upload.id)
+    request.upload.onprogress = (e) => {
+      const u = mine()
+      if (u && e.lengthComputable) u.sent = e.loaded / e.total
+    }
+    request.onload = () => {
+      const body = request.response as Answer | { error: Problem } | null
+      if (request.status < 300 && body && 'picture' in body) void arrived(upload, body)
+      else
+        fail(
+          upload.id,
+          request.status >= 400 && request.status < 500 ? 'refused' : 'failed',
+          body && 'error' in body ? body.error : undefined,
+        )
+    }
+    request.onerror = () => fail(upload.id, 'failed')
+    request.onloadend = () => {
+      sending.delete(upload.id)
+      void next()
+    }
+    request.send(form)
+  }
+
+  function fail(id: string, state: 'failed' | 'refused', problem?: Problem): void {
+    const u = list.value.find((x) => x.id === id)
+    if (!u) return
+    u.state = state
+    u.problem = problem ?? { what: 'The connection was lost.', path: 'file', remedy: 'It is kept here: press “try again”.' }
+  }
+
+  /** The server has it: now the workshop gets a place for it, and this browser forgets the file. */
+  async function arrived(upload: Upload, { picture: p }: Answer): Promise<void> {
+    const workshop = desk.workshop(upload.workshop)
+    if (workshop && !workshop.pictures?.some((x) => x.id === p.id)) {
+      const after: Picture = {
+        id: p.id,
+        participant: upload.participant,
+        width: p.width,
+        height: p.height,
+        ...(p.detail !== null && { detail: Number(p.detail.toFixed(3)) }),
+        ...(p.pale !== null && { pale: Number(p.pale.toFixed(3)) }),
+        permitted: upload.participant === null,
+        deleteOn: deleteDay(workshop),
+      }
+      const owner = workshop.group.participants.find((x) => x.id === upload.participant)
+      desk.act({
+        kind: 'picture-in',
+        label: `${owner ? (owner.name ?? `seat ${owner.seat}`) : 'a house'} picture came in`,
+        subject: { kind: 'workshop', id: workshop.id },
+        changes: [{ path: `pictures/${p.id}`, before: null, after }],
+      })
+    }
+    if (p.sameAs) doubles.value.push({ workshop: upload.workshop, name: upload.name, sameAs: p.sameAs })
+    await drop(upload.id)
+  }
+
+  async function drop(id: string): Promise<void> {
+    sending.get(id)?.abort()
+    list.value = list.value.filter((u) => u.id !== id)
+    await (await open()).delete('files', id)
+  }
+
+  function retry(workshop: string): void {
+    for (const u of of(workshop)) if (u.state === 'failed') Object.assign(u, { state: 'waiting', sent: 0, problem: undefined })
+    void next()
+  }
+  const seen = (workshop: string) => (doubles.value = doubles.value.filter((d) => d.workshop !== workshop))
+
+  return { list, doubles, of, add, resume, drop, retry, seen }
+})

@@ -1,0 +1,211 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { missingFrom, type LaidSheet } from '#core/prints'
+import { brokenOff, cautionsOf, minutesFor, type Letting, type Printer } from '#core/printer'
+import type { Plan } from '#core/plan'
+import type { Phrases } from '#core/phrases'
+import SegmentChoice from '../ui/SegmentChoice.vue'
+import SourceMark from '../ui/SourceMark.vue'
+import VerdictShape from '../ui/VerdictShape.vue'
+import PrinterDrawing from './PrinterDrawing.vue'
+import type { Job } from './usePrinter'
+
+/** The simulated printer, its out-tray, what to see to before it prints, and the one press that prints. */
+const props = defineProps<{
+  workshop: string
+  houseName: string
+  plan: Plan
+  say: Phrases
+  printer: Printer | undefined
+  jobs: readonly Job[]
+  sheets: readonly LaidSheet[]
+  busy: boolean
+  problem: string
+  smear: 'passed' | 'failed' | undefined
+  of: number
+}>()
+const emit = defineEmits<{ print: []; tell: [{ letIt?: Letting; refill?: boolean; paper?: string }]; smear: []; redo: [Job, string[]] }>()
+const last = computed(() => props.jobs.at(-1))
+/** A stop stands until its missing prints are out. */
+const stopped = computed(() => (last.value?.stopped && props.sheets.length ? last.value.stopped : null))
+const words = { jam: 'Paper jam', empty: 'Run out', 'wrong-paper': 'Wrong paper in the tray' }
+const told = computed(() => {
+  const j = last.value
+  if (!j?.stopped || !stopped.value) return undefined
+  const n = j.sheets.length
+  const whole =
+    j.printed === 0 ? 'Nothing came out.' : `${j.printed === 1 ? 'Sheet 1 is' : `Sheets 1 to ${j.printed} are`} in the out-tray and whole.`
+  const lost = j.lost
+    ? ` Sheet ${j.printed + 1} is lost${j.printed + 1 < n ? `, ${n - j.printed - 1} not started` : ''}.`
+    : ` ${n - j.printed} not started.`
+  const missing = missingFrom(j).length
+  return {
+    title: `${words[j.stopped]}${j.stopped === 'wrong-paper' ? '' : ` at sheet ${j.printed + 1} of ${n}`}`,
+    body: `${whole}${lost} ${missing} ${missing === 1 ? 'print is' : 'prints are'} missing and laid out anew, those alone.`,
+  }
+})
+const waiting = computed(() => props.of - props.sheets.length)
+const short = computed(() => props.printer && brokenOff(props.printer, props.sheets.length))
+const checks = computed(() => [
+  { ok: true, text: props.plan.print.mirrored ? 'mirrored: lettering will read right' : 'not mirrored' },
+  {
+    ok: props.printer?.ink === props.plan.ink || props.plan.ink === 'any',
+    text: `${props.printer?.ink ?? props.plan.ink}, ${props.plan.print.stock}`,
+  },
+  { ok: true, text: '100 %, never “fit to page”; measure the bar' },
+  { ok: props.printer?.paper === props.plan.print.paper.id, text: `${props.plan.print.paper.name} in the tray` },
+])
+const job = (j: Job) => `${j.printed} ${j.printed === 1 ? 'sheet' : 'sheets'}${j.stopped ? `, ${words[j.stopped].toLowerCase()}` : ''}`
+</script>
+<template>
+  <section class="panel" aria-label="Printer">
+    <div class="head">
+      <h2>Printer</h2>
+      <span class="simulated">simulated</span>
+    </div>
+    <p class="small two">Nothing leaves this computer. Jobs land in the out-tray as PDF.</p>
+    <PrinterDrawing v-if="printer" :printer="printer" :stopped="stopped" />
+    <p v-if="problem" role="alert" class="stop">{{ problem }}</p>
+    <article v-if="told" class="told" role="status">
+      <h3 class="stop">{{ told.title }}</h3>
+      <p class="small">{{ told.body }}</p>
+      <ul class="small">
+        <li v-for="c in cautionsOf[stopped!]" :key="c">{{ c }}</li>
+      </ul>
+      <v-btn v-if="stopped === 'empty'" @click="emit('tell', { refill: true })">A new cartridge is in</v-btn>
+      <v-btn v-if="stopped === 'wrong-paper'" @click="emit('tell', { paper: plan.print.paper.id })"
+        >{{ plan.print.paper.name }} is in the tray</v-btn
+      >
+    </article>
+    <ol class="tray" aria-label="Out-tray">
+      <li v-for="j in jobs" :key="j.id">
+        <b>{{ job(j) }}</b>
+        <span class="small two">{{ say.at(j.at) }}</span>
+        <a v-if="j.whole" :href="`/api/workshops/${workshop}/print-jobs/${j.id}.pdf`" target="_blank" rel="noopener">PDF</a
+        ><span v-else class="small two">erased</span>
+        <details v-if="j.printed" class="again">
+          <summary class="small">print one again</summary>
+          <v-btn
+            v-for="(label, k) in j.sheets.slice(0, j.printed).flatMap((s) => s.labels)"
+            :key="k"
+            :disabled="j.redo.includes(j.sheets.flatMap((s) => s.prints)[k]!)"
+            @click="emit('redo', j, [j.sheets.flatMap((s) => s.prints)[k]!])"
+            >{{ label }}</v-btn
+          >
+        </details>
+      </li>
+      <li>
+        <b>Smear test</b>
+        <span class="small" :class="smear === 'failed' ? 'stop' : smear ? 'ok' : 'two'">{{
+          smear === 'passed' ? 'holds' : smear === 'failed' ? 'smears' : 'not yet'
+        }}</span>
+        <v-btn v-if="printer" @click="emit('smear')">Rub a corner</v-btn>
+      </li>
+    </ol>
+    <div v-if="printer" class="row">
+      <SegmentChoice
+        label="Let it"
+        :model-value="printer.letIt"
+        :options="[
+          { id: 'run', name: 'run' },
+          { id: 'jam', name: 'jam' },
+          { id: 'low', name: 'run low' },
+        ]"
+        @update:model-value="emit('tell', { letIt: $event as Letting })"
+      />
+    </div>
+    <h3 class="gap">Before it prints</h3>
+    <ul class="checks">
+      <li v-for="c in checks" :key="c.text"><VerdictShape :state="c.ok ? 'settled' : 'look'" :size="17" />{{ c.text }}</li>
+    </ul>
+    <p v-if="waiting > 0" class="small watch">
+      <b>{{ waiting }} {{ waiting === 1 ? 'sheet waits' : 'sheets wait' }}</b> for pictures that are not in.
+    </p>
+    <p v-if="short" class="small watch">It will run out on the way; what is left is printed afterwards.</p>
+    <v-btn class="press" color="primary" variant="flat" :disabled="sheets.length === 0 || busy || !printer" @click="emit('print')">{{
+      sheets.length === 0 ? 'Nothing to print' : `Print ${sheets.length} ${sheets.length === 1 ? 'sheet' : 'sheets'}`
+    }}</v-btn>
+    <p v-if="sheets.length && printer" class="small two end">
+      one PDF, about {{ minutesFor(printer.ink, sheets.length) }} min <SourceMark mark="E" />; nothing is printed twice
+    </p>
+  </section>
+</template>
+<style scoped>
+.panel {
+  display: grid;
+  gap: 8px;
+  align-content: start;
+}
+.head {
+  display: flex;
+  justify-content: space-between;
+  align-items: center;
+}
+.simulated {
+  border: 1.5px dashed var(--text);
+  padding: 1px 8px;
+  font-weight: 700;
+  font-size: 14px;
+}
+.told {
+  border-left: 5px solid var(--stop);
+  padding-left: 12px;
+}
+.told h3 {
+  font-size: 16px;
+}
+.told ul {
+  margin: 4px 0;
+  padding-left: 18px;
+}
+.tray {
+  list-style: none;
+  padding: 0;
+  margin: 0;
+}
+.tray li {
+  display: grid;
+  grid-template-columns: 1fr auto auto;
+  gap: 10px;
+  align-items: center;
+  border-bottom: 1px solid var(--rule);
+  min-height: 36px;
+}
+.tray a {
+  color: var(--text);
+  font-weight: 700;
+  padding: 6px 2px;
+}
+.again {
+  grid-column: 1 / -1;
+}
+.again summary {
+  min-height: 26px;
+  cursor: pointer;
+}
+.checks {
+  list-style: none;
+  margin: 0;
+  padding: 0;
+}
+.checks li {
+  display: grid;
+  grid-template-columns: 17px 1fr;
+  gap: 8px;
+  align-items: center;
+  padding: 2px 0;
+  font-size: 15px;
+}
+.gap {
+  border-top: 2px solid var(--text);
+  padding-top: 8px;
+}
+.press {
+  min-height: 50px;
+  width: 100%;
+  font-size: 17px;
+}
+.end {
+  text-align: center;
+}
+</style>

@@ -1,0 +1,55 @@
+import { proxy, wrap, type Remote } from 'comlink'
+import { onBeforeUnmount, ref, shallowRef, watch, type Ref } from 'vue'
+import type { Layout, LayoutAsk } from '#core/prints'
+import { isRefusal, type Refusal } from '#core/reasons'
+
+interface LayoutWorker {
+  lay(ask: LayoutAsk, ms: number, better: (layout: Layout, share: number) => void): Promise<Layout | Refusal | undefined>
+  stop(): void
+}
+/** So long better layouts are looked for. */
+const lookMs = 2000
+
+/** The layout of the prints, ganged in a worker: one at once, better ones while `share` goes to 1; the newest question wins. */
+export function useLayout(ask: Ref<LayoutAsk | undefined>) {
+  const layout = shallowRef<Layout>()
+  const refused = shallowRef<Refusal['refused']>()
+  const problem = ref('')
+  const share = ref(1)
+  const worker = new Worker(new URL('../workers/layout.worker.ts', import.meta.url), { type: 'module' })
+  const remote: Remote<LayoutWorker> = wrap(worker)
+  worker.onerror = (e) => (problem.value = e.message || 'The sheets could not be laid out.')
+  onBeforeUnmount(() => worker.terminate())
+  let asked = 0
+  watch(
+    () => ask.value && JSON.stringify(ask.value),
+    async (text) => {
+      const mine = ++asked
+      if (!text) return
+      share.value = 0
+      try {
+        const better = proxy((found: Layout, done: number) => {
+          if (mine !== asked) return
+          layout.value = found
+          refused.value = undefined
+          share.value = done
+        })
+        const found = await remote.lay(JSON.parse(text) as LayoutAsk, lookMs, better)
+        if (mine !== asked || !found) return
+        share.value = 1
+        if (isRefusal(found)) refused.value = found.refused
+        else layout.value = found
+      } catch (e) {
+        problem.value = e instanceof Error ? e.message : String(e)
+      }
+    },
+    { immediate: true },
+  )
+  /** Keeps what is known so far. */
+  function stop() {
+    asked++
+    share.value = 1
+    void remote.stop()
+  }
+  return { layout, refused, problem, share, stop }
+}

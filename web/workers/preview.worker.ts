@@ -1,0 +1,4 @@
+import { expose } from 'comlink'
+import { previewTransfer } from '#core/preview'
+
+expose({ previewTransfer })

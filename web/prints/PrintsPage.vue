@@ -107,6 +107,8 @@ function toggleLock() {
   else lockAll([asLock(p)], `${p.print.label} stays on sheet ${number.value}`)
 }
 const turn = () => place.value && lockAll([asLock(place.value, { turned: !place.value.turned })], `${place.value.print.label} is turned`)
+/** Locks of prints that are still to be printed. */
+const held = computed(() => (workshop.value?.locks ?? []).filter((l) => prints.value.some((p) => p.id === l.id)))
 const sameSize = computed(() =>
   place.value
     ? sheets.value
@@ -275,7 +277,7 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey))
           :effect="bench.effect"
           @take="bench.act('way-out', say.remedy($event).toLowerCase(), $event.changes)"
         />
-        <v-btn v-if="workshop.locks?.length" @click="unlockAll">Unlock all</v-btn>
+        <v-btn v-if="held.length" @click="unlockAll">Unlock all</v-btn>
       </div>
       <div v-else class="ghost" aria-hidden="true"><i v-for="i in 4" :key="i" /></div>
       <p v-if="problem" role="alert" class="stop">{{ problem }} Reload the page; the plan is saved.</p>
@@ -297,7 +299,7 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey))
             <option value="">Swap with</option>
             <option v-for="x in sameSize" :key="x.p.print.id" :value="x.p.print.id">{{ x.p.print.label }}, sheet {{ x.sheet + 1 }}</option>
           </select>
-          <v-btn v-if="workshop.locks?.length" @click="unlockAll">Unlock all</v-btn>
+          <v-btn v-if="held.length" @click="unlockAll">Unlock all</v-btn>
         </div>
         <p v-if="said" class="small watch" role="alert">{{ said }}</p>
         <div class="stage">

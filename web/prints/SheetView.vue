@@ -75,7 +75,9 @@ const style = computed(() => ({ width: `${px(props.paper.widthMm)}px`, height: `
 .small .place {
   outline: none;
 }
-.waits {
+.waits,
+.small .waits {
   outline: 1.5px dashed #8a7b66;
+  outline-offset: -1px;
 }
 </style>

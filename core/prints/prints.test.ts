@@ -1,0 +1,211 @@
+import { describe, expect, it, test } from 'vitest'
+import { demoHouses, demoWorkshops } from '#core/demo'
+import { paperOf } from '#core/house'
+import { gutterMm, planWorkshop } from '#core/plan'
+import {
+  beginLayout,
+  furnish,
+  layPrints,
+  missingFrom,
+  printedIn,
+  printsOf,
+  shareCopies,
+  stillToPrint,
+  type Layout,
+  type PrintedJob,
+} from '#core/prints'
+import { brokenOff, cautionsOf, freshPrinter, minutesFor, runJob, smearOf } from '#core/printer'
+import { isRefusal } from '#core/reasons'
+import { applyChanges, asItIs, setHeadcount, type Workshop } from '#core/workshop'
+
+const now = '2026-05-15T15:00:00-04:00[America/New_York]'
+const all = demoWorkshops('2026-05-15')
+const blocks = all.find((w) => w.id === 'lighthouse-blocks')!
+const lanterns = all.find((w) => w.id === 'ferry-lanterns')!
+const club = demoHouses[1]!
+const room = { widthMm: 200, heightMm: 287 }
+const a4 = paperOf('a4', club)
+const planOf = (w: Workshop) => planWorkshop({ workshop: w, house: club, now })
+const listOf = (w: Workshop) => printsOf(planOf(w), w, room)
+const lay = (w: Workshop, steps = 100, locks: Workshop['locks'] = []): Layout => {
+  const laid = layPrints({ prints: listOf(w), paper: a4, gutterMm: gutterMm.value, locks }, steps)
+  if (isRefusal(laid)) throw new Error(laid.refused.what)
+  return laid
+}
+
+describe('the prints of a workshop', () => {
+  it('are everybody’s own, their copies and the samples, as many as the plan says', () => {
+    const prints = listOf(blocks)
+    const plan = planOf(blocks)
+    expect(prints).toHaveLength(plan.print.prints)
+    expect(new Set(prints.map((p) => p.id)).size).toBe(prints.length)
+    expect(prints.filter((p) => p.purpose === 'copy')).toHaveLength(16 * (plan.print.copies - 1))
+    expect(prints.slice(0, plan.samples.count).every((p) => p.purpose === 'sample')).toBe(true)
+  })
+  it('come table by table; whose picture is not in comes after', () => {
+    const own = listOf(blocks).filter((p) => p.purpose === 'piece')
+    const seats = own.map((p) => blocks.group.participants.find((x) => x.id === p.participant)!.seat)
+    const [ready, waiting] = [own.filter((p) => p.picture), own.filter((p) => !p.picture)]
+    expect(own).toEqual([...ready, ...waiting])
+    expect(seats.slice(0, ready.length)).toEqual([...seats.slice(0, ready.length)].sort((a, b) => a - b))
+    expect(waiting.map((p) => p.label)).toEqual(['Emry', 'Ana', 'Jory'])
+  })
+  it('of the house go round: each picture as often as the others', () => {
+    const counts = [...shareCopies(listOf(lanterns)).values()]
+    expect(counts).toHaveLength(3)
+    expect(Math.max(...counts) - Math.min(...counts)).toBeLessThanOrEqual(2)
+    expect(listOf(lanterns).some((p) => p.purpose === 'spare')).toBe(true)
+  })
+  it('stand in for own ones when they may', () => {
+    const house = { ...blocks.pictures![0]!, id: 'h', participant: null }
+    const w = { ...blocks, pictures: [...blocks.pictures!, house] }
+    expect(listOf(w).some((p) => !p.picture)).toBe(true)
+    expect(listOf({ ...w, choices: { ...w.choices, standIn: true } }).some((p) => !p.picture)).toBe(false)
+  })
+  it('carry seats where nobody is named, and grow by the border to hold', () => {
+    expect(listOf(lanterns).find((p) => p.purpose === 'piece')!.label).toBe('A1')
+    const bordered = { ...lanterns, pictures: lanterns.pictures!.map((p) => ({ ...p, edit: { ...asItIs, borderMm: 5 } })) }
+    const [plain, wide] = [listOf(lanterns)[0]!, listOf(bordered)[0]!]
+    expect([wide.widthMm - plain.widthMm, wide.heightMm - plain.heightMm]).toEqual([10, 10])
+  })
+  it('none for nobody', () => {
+    const edit = setHeadcount(blocks, 0, [])
+    expect(listOf(applyChanges<Workshop>(blocks, edit.changes)!)).toEqual([])
+  })
+  it('larger than the paper come in tiles that overlap and cover all of it', () => {
+    const size = (mm: number) => ({ mm, text: `${mm} mm` })
+    const w: Workshop = {
+      ...lanterns,
+      designs: [
+        {
+          ...lanterns.designs[0]!,
+          kind: 'panel',
+          material: 'panel',
+          recipe: { id: 'quick-peel', version: 1 },
+          width: size(500),
+          height: size(300),
+        },
+      ],
+      choices: { ...lanterns.choices, tile: true },
+    }
+    const one = listOf(w).filter((p) => p.id.startsWith('ferry-lanterns-p1-tile'))
+    expect(one).toHaveLength(4)
+    for (const p of one) expect(Math.max(p.widthMm, p.heightMm) <= 287 && Math.min(p.widthMm, p.heightMm) <= 200).toBe(true)
+    const { columns, rows } = one[0]!.part!
+    const right = Math.max(...one.map((p) => p.part!.xMm + p.widthMm))
+    const top = Math.max(...one.map((p) => p.part!.yMm + p.heightMm))
+    expect([columns * rows, right, top]).toEqual([4, expect.closeTo(500, 2), expect.closeTo(300, 2)])
+    expect(planOf(w).print.sheets).toBe(4 * planOf(w).print.prints)
+  })
+})
+
+describe('the layout', () => {
+  it('has every print once, as many sheets as the plan says, people in their order', () => {
+    const laid = lay(blocks)
+    const placed = laid.sheets.flatMap((s) => s.places.map((p) => p.print.id))
+    expect([...placed].sort()).toEqual(
+      listOf(blocks)
+        .map((p) => p.id)
+        .sort(),
+    )
+    expect(laid.sheets).toHaveLength(planOf(blocks).print.sheets)
+    expect(laid.lowerBound).toBe(laid.sheets.length)
+    expect(placed).toEqual(listOf(blocks).map((p) => p.id))
+  })
+  it('is the same again for the same steps, so that the server prints what the screen shows', () => {
+    expect(JSON.stringify(lay(blocks, 60))).toBe(JSON.stringify(lay(blocks, 60)))
+  })
+  it('says which sheets wait for a picture', () => {
+    const laid = lay(blocks)
+    expect(laid.sheets.filter((s) => s.waits).every((s) => s.places.some((p) => !p.print.picture))).toBe(true)
+    expect(laid.sheets.some((s) => s.waits)).toBe(true)
+  })
+  it('keeps what is locked by hand, says who it is when it cannot stay', () => {
+    const id = 'lighthouse-blocks-p3'
+    const laid = lay(blocks, 60, [{ id, sheet: 0, xMm: 40, yMm: 5, turned: false }])
+    expect(laid.sheets[0]!.places.find((p) => p.print.id === id)).toMatchObject({ xMm: 40, yMm: 5, locked: true })
+    const off = beginLayout({ prints: listOf(blocks), paper: a4, gutterMm: 6, locks: [{ id, sheet: 0, xMm: 190, yMm: 5, turned: false }] })
+    expect(isRefusal(off) && off.refused.what).toMatch(/^Kit cannot stay there/)
+    expect(lay(blocks, 10, [{ id: 'somebody-gone', sheet: 0, xMm: 1, yMm: 1, turned: false }]).sheets).toHaveLength(26)
+  })
+  it('refuses what no sheet holds, with ways out', () => {
+    const large = listOf(blocks).map((p) => ({ ...p, widthMm: 400, heightMm: 300 }))
+    const laid = layPrints({ prints: large, paper: a4, gutterMm: 6, locks: [] })
+    expect(isRefusal(laid) && laid.refused).toMatchObject({
+      what: expect.stringContaining('400 × 300 mm'),
+      remedies: expect.arrayContaining([expect.stringContaining('tile')]),
+    })
+  })
+})
+
+describe('what stands in the waste', () => {
+  const boxes = (w: Workshop) =>
+    lay(w).sheets.map((s) => {
+      const f = furnish(s, a4, gutterMm.value, 'metric')
+      return { places: s.places, lines: [...f.tabs, f.bar, f.list].filter((l) => l !== undefined), f }
+    })
+  test.each([
+    ['own blocks', blocks],
+    ['lanterns', lanterns],
+  ])('lies on no picture and inside what the printer reaches: %s', (_name, w) => {
+    for (const { places, lines } of boxes(w))
+      for (const l of lines) {
+        expect(l.xMm >= 5 - 1e-6 && l.yMm >= 5 - 1e-6 && l.xMm + l.widthMm <= 205.001 && l.yMm + l.heightMm <= 292.001).toBe(true)
+        for (const p of places)
+          expect(
+            l.xMm < p.xMm + p.widthMm - 1e-6 &&
+              p.xMm < l.xMm + l.widthMm - 1e-6 &&
+              l.yMm < p.yMm + p.heightMm - 1e-6 &&
+              p.yMm < l.yMm + l.heightMm - 1e-6,
+          ).toBe(false)
+      }
+  })
+  it('gives every print a tab, and a sheet with room a bar of 100 mm, or 4 in', () => {
+    for (const { f } of boxes(blocks))
+      expect([f.tabs.every(Boolean), f.bar && Math.max(f.bar.widthMm, f.bar.heightMm)]).toEqual([true, 100])
+    const s = lay(blocks).sheets[0]!
+    const { bar } = furnish(s, a4, 6, 'imperial')
+    expect(Math.max(bar!.widthMm, bar!.heightMm)).toBe(101.6)
+  })
+  it('is left out where there is none', () => {
+    const s = lay(blocks).sheets[0]!
+    const full = { places: [{ ...s.places[0]!, xMm: 5, yMm: 5, widthMm: 200, heightMm: 287 }], tree: { place: 0 } }
+    expect(furnish(full, a4, 6, 'metric')).toEqual({ tabs: [undefined] })
+  })
+})
+
+describe('the out-tray', () => {
+  const job: PrintedJob = { id: 'j', sheets: [{ prints: ['a', 'b'] }, { prints: ['c'] }, { prints: ['d', 'e'] }], printed: 1, redo: ['b'] }
+  it('knows what came out, what is missing and what is wanted again', () => {
+    expect([...printedIn([job]).keys()]).toEqual(['a'])
+    expect(missingFrom(job)).toEqual(['c', 'd', 'e'])
+    const prints = listOf(blocks)
+      .slice(0, 2)
+      .map((p, i) => ({ ...p, id: ['a', 'b'][i]! }))
+    expect(stillToPrint(prints, [job]).map((p) => p.id)).toEqual(['b'])
+  })
+})
+
+describe('the simulated printer', () => {
+  const fresh = freshPrinter('toner', 'a4')
+  test.each([
+    ['runs', fresh, 5, 'a4', { printed: 5, lost: 0, stopped: null }],
+    ['jams in the middle', { ...fresh, letIt: 'jam' as const }, 5, 'a4', { printed: 2, lost: 1, stopped: 'jam' }],
+    ['jams on a single sheet', { ...fresh, letIt: 'jam' as const }, 1, 'a4', { printed: 0, lost: 1, stopped: 'jam' }],
+    ['runs low', { ...fresh, letIt: 'low' as const }, 5, 'a4', { printed: 2, lost: 0, stopped: 'empty' }],
+    ['is empty before it begins', { ...fresh, level: 0 }, 2, 'a4', { printed: 0, lost: 0, stopped: 'empty' }],
+    ['does not start with the wrong paper', fresh, 2, 'letter', { printed: 0, lost: 0, stopped: 'wrong-paper' }],
+    ['has nothing to do', fresh, 0, 'a4', { printed: 0, lost: 0, stopped: null }],
+  ])('%s', (_name, printer, sheets, paper, expected) => {
+    const ran = runJob(printer, sheets, paper)
+    expect(ran).toMatchObject(expected)
+    expect(ran.printer.level).toBeGreaterThanOrEqual(0)
+  })
+  it('does what it was told once', () => expect(runJob({ ...fresh, letIt: 'jam' }, 4, 'a4').printer.letIt).toBe('run'))
+  it('says beforehand that it will run out, how long it takes, what to do after a stop', () => {
+    expect([brokenOff(fresh, 34), brokenOff(fresh, 35)]).toEqual([false, true])
+    expect([minutesFor('toner', 1), minutesFor('toner', 45), minutesFor('inkjet', 6)]).toEqual([1, 3, 2])
+    expect(cautionsOf.jam.join()).toMatch(/hot part cool/)
+    expect([smearOf('toner'), smearOf('inkjet')]).toEqual(['passed', 'failed'])
+  })
+})

@@ -4,6 +4,9 @@ import { axe, moths, open } from './pages'
 const views = [
   '/',
   ...['group', 'piece', 'method', 'pictures', 'kit', 'sessions', 'room', 'takehome'].map((p) => `${moths}/bench/${p}`),
+  '/w/lighthouse-blocks/bench/pictures',
+  '/w/lighthouse-blocks/prints',
+  '/w/heron-pages/prints',
   `${moths}/sessions`,
   `${moths}/take-home`,
   '/house/saltbox',

@@ -68,13 +68,14 @@ export interface Lock {
 
 /** A sheet with locked prints, how it is cut round them, and which rooms of the search are its own. */
 interface LockedSheet {
+  number: number
   around: Around
   places: Place[]
   rooms: { first: number; count: number }
 }
 
 /** A ganging under way: an answer at once, better ones as steps are taken. Deterministic for a seed and its steps; never
- *  worse with more. The owner of the clock decides how many. Sheets with locked prints come first, in their order. */
+ *  worse with more. The owner of the clock decides how many. Sheets with locked prints keep their number. */
 export class Ganging {
   private readonly search: Search
   private readonly task: Task
@@ -117,7 +118,7 @@ export class Ganging {
         locks.filter((l) => l.sheet === n),
       )
       if (isRefusal(made)) return made
-      locked.push({ ...made, rooms: { first: rooms.length, count: roomsOf(made.around).length } })
+      locked.push({ ...made, number: n, rooms: { first: rooms.length, count: roomsOf(made.around).length } })
       rooms.push(...roomsOf(made.around))
     }
     return new Ganging(input, locked, rooms, locks, seed)
@@ -151,30 +152,41 @@ export class Ganging {
     this.search.offer(sheetsFrom(filling, this.ofKind, areas))
   }
 
-  /** The best so far: sheets with locked prints, full ones, and the emptiest last, drawn together. */
+  /** The best so far: sheets with locked prints at their number, the emptiest last and drawn together. */
   answer(): Ganged {
     const { sheets, rooms } = this.search.best
     const areaOf = (root: Part) => this.search.areaOf(root)
     const order = [...sheets].sort((a, b) => areaOf(b) - areaOf(a))
     const last = order.pop()
     const together = last && drawTogether(this.task, last)
-    const roots = together ? [...order, together] : []
-    const cutting = { ...this.input, named: this.namer(roots, rooms) }
-    const lockedSheets = this.locked.map((s) =>
-      cutLockedSheet(s.around, s.places, rooms.slice(s.rooms.first, s.rooms.first + s.rooms.count), cutting),
-    )
+    const free = together ? [...order, together] : []
+    const inOrder = this.inPlace(free)
+    const cutting = { ...this.input, named: this.namer(inOrder.flatMap((x) => ('root' in x ? [x.root] : roomRoots(x.locked, rooms)))) }
     return {
-      sheets: [...lockedSheets, ...roots.map((root) => cutSheet(root, cutting))],
+      sheets: inOrder.map((x) =>
+        'root' in x ? cutSheet(x.root, cutting) : cutLockedSheet(x.locked.around, x.locked.places, roomRoots(x.locked, rooms), cutting),
+      ),
       lowerBound: Math.max(this.locked.length, this.search.lowerBound + this.locked.length),
       steps: this.search.steps,
       wholeLeft: together ? wholeLeft(this.task, together) / (this.task.sheet.w * this.task.sheet.h) : 0,
     }
   }
 
+  /** Sheets with locked prints stay at their own number where there are so many; the others fill up. */
+  private inPlace(free: readonly Part[]): ({ root: Part } | { locked: LockedSheet })[] {
+    const left = free.map((root) => ({ root }))
+    const made: ({ root: Part } | { locked: LockedSheet })[] = []
+    for (const locked of this.locked) {
+      while (made.length < locked.number && left.length > 0) made.push(left.shift()!)
+      made.push({ locked })
+    }
+    return [...made, ...left]
+  }
+
   /** Copies of a picture are alike: they are numbered in the order of the sheets. */
-  private namer(roots: readonly Part[], rooms: readonly (Part | undefined)[]) {
+  private namer(roots: readonly (Part | undefined)[]) {
     const { owners, task } = this
-    const inOrder = [...rooms, ...roots].flatMap((r) => piecesOf(r))
+    const inOrder = roots.flatMap((r) => piecesOf(r))
     const free = new Map<string, number[]>()
     for (const o of owners) free.set(o.id, [...(free.get(o.id) ?? []), o.copy])
     const copyOf = new Map(inOrder.map((piece) => [piece, free.get(owners[piece]!.id)!.shift()!]))
@@ -185,9 +197,10 @@ export class Ganging {
   }
 }
 
+const roomRoots = (s: LockedSheet, rooms: readonly (Part | undefined)[]) => rooms.slice(s.rooms.first, s.rooms.first + s.rooms.count)
 const nameOf = (x: { id: string; copy: number }) => `${x.id}\u0000${x.copy}`
 
-function lockedSheet(input: SheetsInput, locks: readonly Lock[]): Omit<LockedSheet, 'rooms'> | Refusal {
+function lockedSheet(input: SheetsInput, locks: readonly Lock[]): Omit<LockedSheet, 'rooms' | 'number'> | Refusal {
   const { sheet, gutterMm: g, pictures } = input
   const boxes = locks.map((l): LockedBox => {
     const p = pictures.find((x) => x.id === l.id)!

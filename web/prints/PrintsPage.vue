@@ -41,12 +41,21 @@ const ask = computed((): LayoutAsk | undefined =>
 const { layout, refused, problem, share, stop } = useLayout(ask)
 const sheets = computed(() => layout.value?.sheets ?? [])
 const number = ref(1)
-watch(sheets, (s) => (number.value = Math.min(Math.max(1, number.value), Math.max(1, s.length))))
-const sheet = computed(() => sheets.value[number.value - 1])
 const chosen = ref('')
+// The sheet that is looked at follows the print that was chosen on it.
+watch(sheets, (s) => {
+  const follows = s.findIndex((x) => x.places.some((p) => p.print.id === chosen.value))
+  number.value = follows >= 0 ? follows + 1 : Math.min(Math.max(1, number.value), Math.max(1, s.length))
+})
+const sheet = computed(() => sheets.value[number.value - 1])
 const place = computed(() => sheet.value?.places.find((p) => p.print.id === chosen.value) ?? sheet.value?.places[0])
 const said = ref('')
 watch([number, chosen], () => (said.value = ''))
+/** Another sheet: nothing of the one before stays chosen. */
+function goTo(n: number) {
+  number.value = Math.min(Math.max(1, n), Math.max(1, sheets.value.length))
+  chosen.value = ''
+}
 
 const paper = computed(() => plan.value!.print.paper)
 const scale = computed(() => Math.min(430 / paper.value.widthMm, 520 / paper.value.heightMm))
@@ -77,6 +86,7 @@ const title = (n: number) => {
 
 /** Locks are tried before they are kept: what cannot stay says why, and nothing changes. */
 function lockAll(locks: PrintLock[], label: string): boolean {
+  chosen.value = locks[0]!.id
   const others = (workshop.value!.locks ?? []).filter((l) => !locks.some((x) => x.id === l.id))
   const tried = beginLayout({ ...ask.value!, locks: [...others, ...locks] })
   if (isRefusal(tried)) {
@@ -185,8 +195,8 @@ function onKey(e: KeyboardEvent) {
   if (e.metaKey || e.ctrlKey || e.altKey || /^(INPUT|SELECT|TEXTAREA)$/.test(at.tagName) || at.closest('[role=dialog]')) return
   const all = sheet.value?.places ?? []
   const now = all.findIndex((p) => p.print.id === place.value?.print.id)
-  if (e.key === 'PageDown') number.value = Math.min(sheets.value.length, number.value + 1)
-  else if (e.key === 'PageUp') number.value = Math.max(1, number.value - 1)
+  if (e.key === 'PageDown') goTo(number.value + 1)
+  else if (e.key === 'PageUp') goTo(number.value - 1)
   else if (e.key === 'ArrowRight' || e.key === 'ArrowDown') chosen.value = all[Math.min(all.length - 1, now + 1)]?.print.id ?? ''
   else if (e.key === 'ArrowLeft' || e.key === 'ArrowUp') chosen.value = all[Math.max(0, now - 1)]?.print.id ?? ''
   else if (!singleLetters()) return
@@ -226,7 +236,7 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey))
             :class="{ on: number === i + 1, waits: s.waits }"
             :aria-label="`Sheet ${i + 1}: ${s.places.map((p) => p.print.label).join(', ')}${s.waits ? ', waits for a picture' : ''}`"
             :aria-pressed="number === i + 1"
-            @click="number = i + 1"
+            @click="goTo(i + 1)"
           >
             <SheetView :sheet="s" :paper="paper" :workshop="id" :size="plan.print" :mirrored="plan.print.mirrored" :scale="thumb" small />
             <span class="small"

@@ -43,6 +43,7 @@ function next() {
   if (found) wanted.value = found
 }
 const erasing = ref(false)
+const safe = ref<{ $el: HTMLElement }>()
 const problem = ref('')
 async function erase() {
   const p = chosen.value!
@@ -130,14 +131,14 @@ const choose = (v: string) =>
       Use pictures you may copy; of children only with permission, and only as long as needed. Copy precious papers first. Where a picture
       was taken is not kept.{{ erased ? ` ${erased} ${erased === 1 ? 'picture was' : 'pictures were'} erased.` : '' }}
     </p>
-    <v-dialog v-model="erasing" max-width="460">
+    <v-dialog v-model="erasing" max-width="460" @after-enter="safe?.$el.focus()">
       <div class="ask" role="alertdialog" aria-label="Erase this picture?">
         <h2>Erase {{ chosen ? ownerName(w.group.participants, chosen) : '' }}’s picture?</h2>
         <p><b>Goes:</b> the picture in every size, its file’s name, its crop and marks, and PDFs of the out-tray that show it.</p>
         <p><b>Stays:</b> the name, the seat, what is printed on paper.</p>
         <p class="two">Undo does not bring it back.</p>
         <div class="ends">
-          <v-btn autofocus color="primary" variant="flat" @click="erasing = false">Keep it</v-btn
+          <v-btn ref="safe" color="primary" variant="flat" @click="erasing = false">Keep it</v-btn
           ><v-btn class="stop" @click="erase">Erase it</v-btn>
         </div>
       </div>

@@ -1,3 +1,4 @@
+import { readFileSync } from 'node:fs'
 import { chromium } from '@playwright/test'
 import { gzipSync } from 'node:zlib'
 import { uuidv7 } from 'uuidv7'
@@ -7,10 +8,22 @@ import { findMethods } from '../core/finder'
 import { planWorkshop } from '../core/plan'
 import { recipes } from '../core/recipe'
 import { applyChanges, setHeadcount } from '../core/workshop'
+import { benchPictures } from './benchPictures'
+import { benchSheets } from './benchSheets'
 
 const now = '2026-05-15T15:00:00-04:00[America/New_York]'
 const moths = demoWorkshops('2026-05-15')[0]!
 const figures: Record<string, number> = {}
+
+function print(): never {
+  if (process.argv.includes('--json')) console.log(JSON.stringify(figures, null, 2))
+  else
+    for (const [name, value] of Object.entries(figures))
+      console.log(`${name.padEnd(70)} ${value.toFixed(value < 10 ? (value < 2 ? 3 : 2) : 0)}`)
+  process.exit(0)
+}
+Object.assign(figures, benchSheets())
+if (process.argv.includes('sheets')) print()
 
 /** Milliseconds of one plan: the median of many, after a warm-up. */
 function planTime(people: number): number {
@@ -127,8 +140,9 @@ async function firstBench(): Promise<void> {
   figures['layout shift'] = shift
 }
 await firstBench()
+/** What the server's process holds in memory, MB. */
+const held = () => Number(/VmRSS:\s+(\d+)/.exec(readFileSync(`/proc/${process.env['IMPRENTA_SERVER_PID']}/status`, 'utf8'))![1]) / 1000
+Object.assign(figures, await benchPictures(url, held))
 stop()
 
-if (process.argv.includes('--json')) console.log(JSON.stringify(figures, null, 2))
-else for (const [name, value] of Object.entries(figures)) console.log(`${name.padEnd(44)} ${value.toFixed(value < 10 ? 2 : 0)}`)
-process.exit(0)
+print()

@@ -2,7 +2,7 @@ import { chromium } from '@playwright/test'
 import setup from '../e2e/setup'
 
 /** name, path, and where it differs: dark, narrow, what to do first. */
-const shots: { name: string; path: string; dark?: boolean; narrow?: boolean; press?: string[] }[] = [
+const shots: { name: string; path: string; dark?: boolean; narrow?: boolean; press?: string[]; wait?: number }[] = [
   { name: 'workshops', path: '/' },
   { name: 'workshops-dark', path: '/', dark: true },
   ...['group', 'piece', 'method', 'pictures', 'kit', 'sessions', 'room'].map((p) => ({
@@ -10,6 +10,7 @@ const shots: { name: string; path: string; dark?: boolean; narrow?: boolean; pre
     path: `/w/lighthouse-blocks/bench/${p}`,
   })),
   { name: 'bench-narrow', path: '/w/moths-of-the-marsh/bench/kit', narrow: true },
+  { name: 'prints', path: '/w/lighthouse-blocks/prints', wait: 3200 },
   { name: 'sessions', path: '/w/moths-of-the-marsh/sessions' },
   { name: 'take-home', path: '/w/moths-of-the-marsh/take-home' },
   { name: 'clinic', path: '/w/moths-of-the-marsh/clinic', press: ['bald spot'] },
@@ -41,7 +42,7 @@ for (const s of shots) {
   await page.locator('h1, h2').first().waitFor()
   await page.evaluate(() => document.fonts.ready.then(() => undefined))
   for (const name of s.press ?? []) await page.getByRole('button', { name }).first().click()
-  await page.waitForTimeout(600)
+  await page.waitForTimeout(s.wait ?? 900)
   await page.screenshot({ path: `docs/screenshots/demo/${s.name}.png` })
   await page.close()
   console.log(`docs/screenshots/demo/${s.name}.png`)

@@ -12,6 +12,7 @@ export default async function setup(): Promise<() => void> {
     server.on('exit', (code) => reject(new Error(`the server ended with ${code}`)))
   })
   process.env['IMPRENTA_URL'] = `http://127.0.0.1:${port}`
+  process.env['IMPRENTA_SERVER_PID'] = String(server.pid)
   process.env['IMPRENTA_E2E_DATABASE'] = cluster.url
   return () => {
     server.removeAllListeners('exit')

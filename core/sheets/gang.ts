@@ -140,6 +140,11 @@ export class Ganging {
     return this.search.done || (this.search.fewest && this.search.steps - this.improvedAt >= settledAfter)
   }
 
+  /** Sheets of the best so far. */
+  get sheets(): number {
+    return this.locked.length + this.search.best.sheets.length
+  }
+
   get steps(): number {
     return this.search.steps
   }

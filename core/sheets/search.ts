@@ -37,6 +37,8 @@ interface Spot {
 /** How often a better spot is passed over, how many steps back a worse answer may look, how much is taken out at most. Found
  *  on the practice instances. */
 const tuning = { blink: 0.03, history: 60, share: 0.25, pieces: 18 }
+/** From so many pieces on a start is made once, and a sheet drawn together in fewer trials. */
+const many = 300
 /** A piece covers at most what is left, a hair forgiven. */
 const hair = 1e-9
 /** What bits of room count beside pieces left out: room in one lump takes more later. */
@@ -109,7 +111,8 @@ export class Search {
   private build(): void {
     const { pieces, rooms, sheet } = this.task
     const meanings = [this.areas, this.longs, pieces.map((p) => p.w), pieces.map((p) => p.h)]
-    for (const large of meanings) {
+    // Very many pieces: one meaning has to do, so that an answer is there at once.
+    for (const large of pieces.length > many ? meanings.slice(0, 1) : meanings) {
       this.boards = rooms.map((r) => this.board(r.w, r.h))
       const order = pieces.map((_, i) => i).sort((a, b) => large[b]! - large[a]! || a - b)
       for (const piece of order) {
@@ -328,6 +331,7 @@ export function drawTogether(task: Task, root: Part): Part {
   const { w, h } = task.sheet
   const order = piecesOf(root).sort((a, b) => sizeOf(task, b) - sizeOf(task, a) || a - b)
   let best = root
+  const trials = order.length > many / 3 ? 6 : 24
   for (let k = trials; k > 0; k--)
     for (const [bw, bh] of [
       [w, (h * k) / trials],
@@ -338,7 +342,6 @@ export function drawTogether(task: Task, root: Part): Part {
     }
   return best
 }
-const trials = 24
 const sizeOf = ({ pieces }: Task, i: number) => pieces[i]!.w * pieces[i]!.h
 
 /** The larger rectangle that stays whole beside or above everything on a sheet. */

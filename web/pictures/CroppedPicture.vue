@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { onMounted, ref, watch } from 'vue'
+import { computed, onMounted, ref, watch } from 'vue'
 import type { PictureFinding } from '#core/pictures'
 import type { Picture } from '#core/workshop'
 import { paintFinding, paintPlaced, pictureUrl } from './paint'
@@ -46,14 +46,13 @@ async function paint() {
   paintFinding(ctx, props.finding, props.surface ?? '#E6D2AC')
 }
 onMounted(paint)
-watch(
-  () => [props.picture, props.print.widthMm, props.print.heightMm, props.finding?.code, props.surface, props.width, props.height],
-  paint,
-  {
-    flush: 'post',
-    deep: true,
-  },
-)
+/** What the drawing depends on, as text: an equal picture from another plan is not drawn again. */
+const looks = computed(() => {
+  const { id, width, height, edit } = props.picture
+  const { widthMm, heightMm } = props.print
+  return JSON.stringify([id, width, height, edit, widthMm, heightMm, props.finding?.code, props.surface, props.width, props.height])
+})
+watch(looks, paint, { flush: 'post' })
 </script>
 <template>
   <span class="holder" :style="{ width: `${width}px`, height: `${height}px` }">

@@ -133,6 +133,7 @@ function give(to: string) {
       :boxes="boxes"
       :seams="seams"
       :marking="marking"
+      :oval="design.kind === 'stone'"
       :as="plan.print.mirrored ? 'mirrored' : 'not mirrored'"
       :on="on"
       @mark="mark"

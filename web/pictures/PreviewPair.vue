@@ -17,6 +17,8 @@ const props = defineProps<{
   seams: readonly { fromMm: number; toMm: number; along: boolean }[]
   marking: 'face' | 'lettering' | ''
   as: string
+  /** The piece is round at its edges, as a stone is. */
+  oval?: boolean
   on: string
 }>()
 const emit = defineEmits<{ mark: [{ x: number; y: number; w: number; h: number }] }>()
@@ -125,7 +127,15 @@ const seamBox = (s: { fromMm: number; toMm: number; along: boolean }): PrintBox 
     </figure>
     <span class="arrow" aria-hidden="true">→</span>
     <figure>
-      <canvas ref="piece" class="piece" :width="size.width" :height="size.height" role="img" :aria-label="`Preview of the piece: ${on}`" />
+      <canvas
+        ref="piece"
+        class="piece"
+        :class="{ oval }"
+        :width="size.width"
+        :height="size.height"
+        role="img"
+        :aria-label="`Preview of the piece: ${on}`"
+      />
       <figcaption class="small"><b>Preview</b>, {{ on }}</figcaption>
     </figure>
     <p v-if="problem || missing" role="alert" class="stop small">
@@ -161,6 +171,9 @@ canvas {
 .piece {
   border: 2px solid #241c17;
   box-shadow: 5px 5px 0 0 var(--edge);
+}
+.oval {
+  border-radius: 48%;
 }
 .arrow {
   font: 700 30px/1 var(--f-head);

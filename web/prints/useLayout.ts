@@ -4,7 +4,7 @@ import type { Layout, LayoutAsk } from '#core/prints'
 import { isRefusal, type Refusal } from '#core/reasons'
 
 interface LayoutWorker {
-  lay(ask: LayoutAsk, ms: number, better: (layout: Layout, share: number) => void): Promise<Layout | Refusal | undefined>
+  lay(ask: LayoutAsk, ms: number, tell: (share: number, better: Layout | undefined) => void): Promise<Layout | Refusal | undefined>
   stop(): void
 }
 /** So long better layouts are looked for. */
@@ -28,13 +28,13 @@ export function useLayout(ask: Ref<LayoutAsk | undefined>) {
       if (!text) return
       share.value = 0
       try {
-        const better = proxy((found: Layout, done: number) => {
+        const tell = proxy((done: number, found: Layout | undefined) => {
           if (mine !== asked) return
-          layout.value = found
+          if (found) layout.value = found
           refused.value = undefined
           share.value = done
         })
-        const found = await remote.lay(JSON.parse(text) as LayoutAsk, lookMs, better)
+        const found = await remote.lay(JSON.parse(text) as LayoutAsk, lookMs, tell)
         if (mine !== asked || !found) return
         share.value = 1
         if (isRefusal(found)) refused.value = found.refused

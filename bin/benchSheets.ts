@@ -1,7 +1,10 @@
 import { readFileSync } from 'node:fs'
-import { MaxRectsPacker, PACKING_LOGIC } from 'maxrects-packer'
+import { createRequire } from 'node:module'
 import { isRefusal, readInput } from '../core/reasons'
 import { checkSheets, gangSheets, sheetsInput, type SheetsInput } from '../core/sheets'
+
+// Its package says it is a module and is not one.
+const { MaxRectsPacker, PACKING_LOGIC, Rectangle } = createRequire(import.meta.url)('maxrects-packer') as typeof import('maxrects-packer')
 
 interface Instance {
   id: string
@@ -14,8 +17,8 @@ const practice = JSON.parse(readFileSync(new URL('./practice/sheets.json', impor
   Instance[]
 >
 
-/** Sheets that a general packing library takes for the same prints, by the better of two of its rules. Its arrangements need not
- *  be cuttable; it packs one size of sheet and knows no bound. */
+/** Sheets that a general packing library takes for the same prints, by the better of two of its rules. An answer that
+ *  turns what may not be turned does not count. Its arrangements need not be cuttable; it packs one size of sheet and knows no bound. */
 function byLibrary(input: SheetsInput): number {
   const g = input.gutterMm
   const um = (x: number) => Math.round(x / 1e3)
@@ -23,16 +26,11 @@ function byLibrary(input: SheetsInput): number {
   const rules = [PACKING_LOGIC.MAX_AREA, PACKING_LOGIC.MAX_EDGE].map((logic) => {
     const packer = new MaxRectsPacker(w, h, 0, { smart: false, pot: false, square: false, allowRotation: true, border: 0, logic })
     const rects = input.pictures.flatMap((p) =>
-      Array.from({ length: p.count }, () => ({
-        width: um(p.widthMm + g),
-        height: um(p.heightMm + g),
-        x: 0,
-        y: 0,
-        allowRotation: p.mayTurn,
-      })),
+      Array.from({ length: p.count }, () => new Rectangle(um(p.widthMm + g), um(p.heightMm + g), 0, 0, false, p.mayTurn)),
     )
-    packer.addArray(rects as never)
-    return packer.bins.length
+    packer.addArray(rects)
+    const turned = packer.bins.some((b) => b.rects.some((r) => r.rot && !r.allowRotation))
+    return turned ? Infinity : packer.bins.length
   })
   return Math.min(...rules)
 }

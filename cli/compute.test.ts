@@ -67,6 +67,34 @@ describe('bin/compute', () => {
     expect([status, stdout, error().path]).toEqual([2, '', path])
     expect(error().remedy).not.toBe('')
   })
+  const sheets = {
+    sheet: { widthMm: 210, heightMm: 297, marginMm: 5 },
+    gutterMm: '6',
+    pictures: [
+      { id: 'moth', widthMm: '127', heightMm: 178, count: 3, mayTurn: true },
+      { id: 'kelp', widthMm: 60, heightMm: 60, count: 4, mayTurn: false },
+    ],
+  }
+  it('gangs sheets: the same bytes for the same seed and steps, an array within its time', () => {
+    const two = run(['sheets', '--steps', '80', '--seed', '7'], JSON.stringify(sheets))
+    expect(two.stdout).toBe(run(['sheets', '--seed', '7', '--steps', '80'], JSON.stringify(sheets)).stdout)
+    const answer = two.answer() as { sheets: unknown[]; lowerBound: number }
+    expect([answer.sheets.length, answer.lowerBound]).toEqual([2, 2])
+    expect((run(['sheets', '--ms', '60'], JSON.stringify([sheets, sheets])).answer() as unknown as unknown[]).length).toBe(2)
+  })
+  it('refuses a picture larger than the sheet by its id, and says where bad input is', () => {
+    const large = { ...sheets, pictures: [{ id: 'banner', widthMm: 400, heightMm: 300, count: 1, mayTurn: true }] }
+    const refused = run(['sheets'], JSON.stringify(large))
+    expect([refused.status, JSON.stringify(refused.answer())]).toEqual([0, expect.stringContaining('banner')])
+    const bad = run(
+      ['sheets'],
+      JSON.stringify([sheets, { ...sheets, pictures: [sheets.pictures[0], { ...sheets.pictures[1], widthMm: -3 }] }]),
+    )
+    expect([bad.status, bad.stdout, bad.error().path]).toEqual([2, '', '1.pictures.1.widthMm'])
+    expect(run(['sheets'], JSON.stringify({ ...sheets, pictures: [{ ...sheets.pictures[0], count: 1001 }] })).error().path).toBe(
+      'pictures.0.count',
+    )
+  })
   it('cuts stock, and plans every method in one call', () => {
     const stock = run(['stock'], JSON.stringify({ pieces: [{ lengthMm: 152, count: 18 }], stock: [{ lengthMm: 2400 }], kerfMm: 3 }))
     expect(JSON.parse(stock.stdout)).toMatchObject({ lowerBound: 2, offcutsMm: [75, 1935] })

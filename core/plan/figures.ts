@@ -67,7 +67,7 @@ const printsBecause = (s: Situation, plan: Plan): Because =>
   s.design.pictures === 'own'
     ? because('prints-own', [
         { name: 'people', value: plan.people },
-        { name: 'copies', value: plan.print.copies, mark: 'E' },
+        { name: 'copies', value: plan.print.copies, ...(s.workshop.choices.copies === undefined && { mark: 'E' as const }) },
         { name: 'samples', value: plan.samples.count },
       ])
     : because('prints-house', [

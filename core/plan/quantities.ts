@@ -34,7 +34,8 @@ export function planPrints(s: Situation, spares: number, samples: number): Print
     pictures === 'own'
       ? sparesFor({ people: s.people, prior, logged: s.evidence, confidence: s.workshop.choices.confidence, kind: 'own' })
       : undefined
-  const copies = own && !isRefusal(own) && 'copies' in own ? own.copies : 1
+  const asked = own && !isRefusal(own) && 'copies' in own ? own.copies : 1
+  const copies = pictures === 'own' ? (s.workshop.choices.copies ?? asked) : 1
   const prints = s.people === 0 ? 0 : pictures === 'own' ? s.people * copies + samples : s.people + spares + samples
   const printable = { widthMm: s.paper.widthMm - 2 * s.paper.marginMm, heightMm: s.paper.heightMm - 2 * s.paper.marginMm }
   const tiles = s.workshop.choices.tile ? tilesOf(size, printable) : { ...size, columns: 1, rows: 1 }

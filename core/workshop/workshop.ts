@@ -171,6 +171,8 @@ export const workshopShape = v.pipe(
       paper: v.optional(v.picklist(['letter', 'a4', 'tabloid', 'a3'], 'not a paper | Say letter, a4, tabloid or a3.')),
       /** Pictures larger than the paper are printed in tiles. */
       tile: v.optional(v.boolean()),
+      /** Copies of each own picture; left out, as many as the confidence asks for. With a printer in the room one is enough. */
+      copies: v.optional(count(1, 9)),
       /** House pictures stand in for own ones that are not in. */
       standIn: v.optional(v.boolean()),
       /** Places at hand in the room by station (basin, heat tool); what is left out is not known and not judged. */

@@ -14,6 +14,8 @@ export interface PrintsPdf {
   stock: string
   ink: string
   leadingEdge: boolean
+  /** Trim lines are oval, as a stone is. */
+  oval: boolean
   /** A first page on which nothing is mirrored, for who checks. */
   proof: boolean
   /** Number of the first sheet, and of all there are. */
@@ -90,12 +92,11 @@ async function drawPlace(doc: Doc, p: LaidPrint, o: PrintsPdf, images: Images): 
       .strokeColor(ink)
       .stroke()
       .undash()
-  if (p.print.picture?.edit?.outline)
-    doc
-      .rect(...box)
-      .lineWidth(0.3)
-      .strokeColor(ink)
-      .stroke()
+  if (p.print.picture?.edit?.outline) {
+    doc.lineWidth(0.3).strokeColor(ink)
+    if (o.oval) doc.ellipse(0, 0, (w / 2) * mm, (h / 2) * mm).stroke()
+    else doc.rect(...box).stroke()
+  }
   doc.restore()
   trimMarks(doc, { x: p.xMm, y: top, w: p.widthMm, h: p.heightMm }, o.gutterMm)
 }

@@ -118,13 +118,20 @@ const job = (j: Job) => `${j.printed} ${j.printed === 1 ? 'sheet' : 'sheets'}${j
     <ul class="checks">
       <li v-for="c in checks" :key="c.text"><VerdictShape :state="c.ok ? 'settled' : 'look'" :size="17" />{{ c.text }}</li>
     </ul>
-    <p v-if="waiting > 0" class="small watch">
-      <b>{{ waiting }} {{ waiting === 1 ? 'sheet waits' : 'sheets wait' }}</b> for pictures that are not in.
-    </p>
+    <div v-if="waiting > 0" class="small">
+      <b class="watch">{{ waiting }} {{ waiting === 1 ? 'sheet waits' : 'sheets wait' }}</b> for pictures that are not in.
+      <router-link class="more" :to="`/w/${workshop}/bench/pictures`">Bring them in</router-link>
+      <slot />
+    </div>
     <p v-if="short" class="small watch">It will run out on the way; what is left is printed afterwards.</p>
-    <v-btn class="press" color="primary" variant="flat" :disabled="sheets.length === 0 || busy || !printer" @click="emit('print')">{{
-      sheets.length === 0 ? 'Nothing to print' : `Print ${sheets.length} ${sheets.length === 1 ? 'sheet' : 'sheets'}`
-    }}</v-btn>
+    <v-btn
+      class="press"
+      color="primary"
+      :variant="sheets.length ? 'flat' : 'outlined'"
+      :disabled="sheets.length === 0 || busy || !printer"
+      @click="emit('print')"
+      >{{ sheets.length === 0 ? 'Nothing to print' : `Print ${sheets.length} ${sheets.length === 1 ? 'sheet' : 'sheets'}` }}</v-btn
+    >
     <p v-if="sheets.length && printer" class="small two end">
       one PDF, about {{ minutesFor(printer.ink, sheets.length) }} min <SourceMark mark="E" />; nothing is printed twice
     </p>
@@ -204,6 +211,10 @@ const job = (j: Job) => `${j.printed} ${j.printed === 1 ? 'sheet' : 'sheets'}${j
   min-height: 50px;
   width: 100%;
   font-size: 17px;
+}
+.more {
+  color: var(--text);
+  font-weight: 700;
 }
 .end {
   text-align: center;

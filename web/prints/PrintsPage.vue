@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, onBeforeUnmount, onMounted, ref, watch } from 'vue'
 import { useRoute } from 'vue-router'
+import { useDisplay } from 'vuetify'
 import { papers, printersOf, sizeUnit } from '#core/house'
 import { gutterMm } from '#core/plan'
 import { printsOf, stillToPrint, type LaidPrint, type LayoutAsk } from '#core/prints'
@@ -58,7 +59,9 @@ function goTo(n: number) {
 }
 
 const paper = computed(() => plan.value!.print.paper)
-const scale = computed(() => Math.min(430 / paper.value.widthMm, 520 / paper.value.heightMm))
+const { width } = useDisplay()
+/** A sheet fits its board; on a phone it fits the phone, cut numbers included. */
+const scale = computed(() => Math.min((width.value <= 760 ? width.value - 96 : 430) / paper.value.widthMm, 520 / paper.value.heightMm))
 const thumb = computed(() => 58 / paper.value.widthMm)
 const unit = computed(() => sizeUnit(house.value!))
 const stopAt = (mm: number) => showLength(mm, unit.value).replace(/ (in|mm)$/, '')
@@ -187,6 +190,8 @@ async function smearTest() {
   )
 }
 const pdf = (more = '') => `/api/workshops/${id.value}/prints.pdf?steps=${layout.value?.steps ?? 0}${more}`
+/** House pictures that could stand in for those that are not in. */
+const standIn = computed(() => plan.value?.findings.find((f) => f.code === 'pictures-missing' && f.remedies.length > 0))
 const larger = computed(() => plan.value?.findings.find((f) => f.code === 'larger-than-paper'))
 
 /** Keys: PgUp and PgDn the sheet, arrows the picture, O turns, X locks. */
@@ -368,7 +373,13 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey))
       @tell="printing.tell(ink, $event)"
       @smear="smearTest"
       @redo="(j, p) => printing.redo(j.id, p)"
-    />
+      ><FindingCard
+        v-if="standIn"
+        :finding="standIn"
+        :say="say"
+        :effect="bench.effect"
+        @take="bench.act('way-out', say.remedy($event).toLowerCase(), $event.changes)"
+    /></PrinterPanel>
   </main>
 </template>
 <style scoped>

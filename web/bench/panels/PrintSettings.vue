@@ -116,8 +116,22 @@ function addMiddle() {
           <dd><BecauseFigure :figure="plan.figures['prints']!" :say="say" name="Prints" :change="bench.change('prints')" /></dd>
           <dt>Sheets</dt>
           <dd><BecauseFigure :figure="plan.figures['sheets']!" :say="say" name="Sheets" :change="bench.change('sheets')" /></dd>
-          <dt>Copies of each</dt>
-          <dd class="fig">{{ plan.print.copies }}</dd>
+          <template v-if="d.pictures === 'own'"
+            ><dt>Copies of each</dt>
+            <dd>
+              <StepField
+                label="Copies of each"
+                :model-value="plan.print.copies"
+                :min="1"
+                :max="9"
+                :note="
+                  w.choices.copies === undefined
+                    ? 'so that everybody has a good one, 90 % sure; one with a printer in the room'
+                    : 'you chose'
+                "
+                @update:model-value="bench.set('choices/copies', $event, `${$event} ${$event === 1 ? 'copy' : 'copies'} of each picture`)"
+              /></dd
+          ></template>
           <dt>Size</dt>
           <dd class="fig">{{ say.length(plan.print.widthMm) }} × {{ say.length(plan.print.heightMm) }}</dd>
           <template v-if="plan.tape"

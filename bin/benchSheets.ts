@@ -3,8 +3,12 @@ import { createRequire } from 'node:module'
 import { isRefusal, readInput } from '../core/reasons'
 import { checkSheets, gangSheets, sheetsInput, type SheetsInput } from '../core/sheets'
 
+type Packed = InstanceType<typeof import('maxrects-packer').MaxRectsPacker>['rects'][number]
+type Library = typeof import('maxrects-packer') & {
+  Rectangle: new (w: number, h: number, x: number, y: number, turned: boolean, mayTurn: boolean) => Packed
+}
 // Its package says it is a module and is not one.
-const { MaxRectsPacker, PACKING_LOGIC, Rectangle } = createRequire(import.meta.url)('maxrects-packer') as typeof import('maxrects-packer')
+const { MaxRectsPacker, PACKING_LOGIC, Rectangle } = createRequire(import.meta.url)('maxrects-packer') as Library
 
 interface Instance {
   id: string
@@ -28,7 +32,7 @@ function byLibrary(input: SheetsInput): number {
     const rects = input.pictures.flatMap((p) =>
       Array.from({ length: p.count }, () => new Rectangle(um(p.widthMm + g), um(p.heightMm + g), 0, 0, false, p.mayTurn)),
     )
-    packer.addArray(rects)
+    packer.addArray(rects as Parameters<typeof packer.addArray>[0])
     const turned = packer.bins.some((b) => b.rects.some((r) => r.rot && !r.allowRotation))
     return turned ? Infinity : packer.bins.length
   })

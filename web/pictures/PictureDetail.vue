@@ -208,7 +208,7 @@ function give(to: string) {
         @update:model-value="marking = $event as typeof marking"
       />
       <v-btn v-if="marking" @click="markMiddle">One in the middle</v-btn>
-      <span v-for="(m, i) in picture.marks" :key="m.id" class="mark"
+      <span v-for="(m, i) in picture.marks" :key="m.id" class="marked"
         >{{ m.what }} {{ i + 1 }} <v-btn :aria-label="`Take out ${m.what} ${i + 1}`" @click="unmark(m.id)">Take out</v-btn></span
       >
     </div>
@@ -306,7 +306,7 @@ input[type='range'] {
   border-bottom: 1px solid var(--rule);
   min-height: 40px;
 }
-.mark {
+.marked {
   display: inline-flex;
   gap: 6px;
   align-items: center;

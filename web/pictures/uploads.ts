@@ -71,9 +71,11 @@ export const useUploads = defineStore('uploads', () => {
 
   async function next(): Promise<void> {
     const waiting = list.value.find((u) => u.state === 'waiting')
-    if (!waiting || sending.size >= atOnce) return
+    if (!waiting || list.value.filter((u) => u.state === 'sending').length >= atOnce) return
     waiting.state = 'sending'
     const kept = (await (await open()).get('files', waiting.id)) as Kept | undefined
+    // Stopped meanwhile: nothing is sent.
+    if (!list.value.some((u) => u.id === waiting.id)) return void next()
     if (!kept) return drop(waiting.id)
     post(waiting, kept)
     void next()

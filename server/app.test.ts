@@ -1,4 +1,5 @@
 import { spawn } from 'node:child_process'
+import sharp from 'sharp'
 import { get } from 'node:http'
 import type { AddressInfo } from 'node:net'
 import { afterAll, beforeAll, describe, expect, it, test } from 'vitest'
@@ -146,4 +147,40 @@ describe('a killed server', () => {
     expect(kept!.helpers).toBeLessThanOrEqual(acknowledged + 1)
     await close()
   })
+  it('has a picture whole or not at all, and takes it again under the same id', async () => {
+    const { pool, url, close } = await freshDatabase('killed_uploads')
+    const env = { ...process.env, DATABASE_URL: url, PORT: '0', IMPRENTA_NOW: '2026-05-15T15:00:00-04:00[America/New_York]' }
+    const begin = async () => {
+      const child = spawn('node', ['--import', 'tsx', 'server/testing/serve.ts'], { env, stdio: ['ignore', 'pipe', 'inherit'] })
+      const address = await new Promise<string>((resolve) =>
+        child.stdout.on('data', (d: Buffer) => /http:\S+/.test(d.toString()) && resolve(/http:\S+/.exec(d.toString())![0])),
+      )
+      return { child, address }
+    }
+    const noise = { type: 'gaussian', mean: 128, sigma: 40 } as const
+    const jpeg = await sharp({ create: { width: 2400, height: 1800, channels: 3, background: '#888', noise } })
+      .jpeg()
+      .toBuffer()
+    const send = (address: string, n: number) => {
+      const form = new FormData()
+      form.append('file', new Blob([new Uint8Array(jpeg)], { type: 'image/jpeg' }), 'pier.jpg')
+      return fetch(`${address}/api/workshops/kelp-coasters/pictures/killed-${n}`, { method: 'POST', body: form })
+    }
+    const first = await begin()
+    const ids = [0, 1, 2, 3, 4, 5]
+    setTimeout(() => first.child.kill('SIGKILL'), 900)
+    const answers = await Promise.allSettled(ids.map((n) => send(first.address, n)))
+    expect(answers.some((a) => a.status === 'rejected')).toBe(true)
+    const { rows } = await pool.query<{ id: string; sizes: number }>(
+      'select p.id, count(f.size)::int as sizes from picture p left join picture_file f on f.picture_id = p.id group by p.id',
+    )
+    expect(rows.every((r) => r.sizes === 3)).toBe(true)
+    const second = await begin()
+    const again = await Promise.all(ids.map((n) => send(second.address, n)))
+    expect(again.every((r) => r.ok)).toBe(true)
+    const after = await maybeOne<{ n: number }>(pool, 'select count(*)::int as n from picture')
+    expect(after!.n).toBe(6)
+    second.child.kill('SIGKILL')
+    await close()
+  }, 60_000)
 })

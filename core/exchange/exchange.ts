@@ -6,8 +6,15 @@ import { workshopShape, type Workshop } from '#core/workshop'
 export const workshopFormat = { format: 'imprenta-workshop', version: 1 } as const
 export const planFormat = { format: 'imprenta-plan', version: 1 } as const
 
-/** A workshop as a file: format, version, workshop. Reading it back gives the same workshop. */
-export const writeWorkshop = (workshop: Workshop): string => `${JSON.stringify({ ...workshopFormat, workshop }, null, 2)}\n`
+/** A workshop as a file: format, version, workshop. Reading it back gives the same workshop, but for its pictures: they stay with
+ *  the house that they were brought to. */
+export const writeWorkshop = (workshop: Workshop): string =>
+  `${JSON.stringify({ ...workshopFormat, workshop: withoutPictures(workshop) }, null, 2)}\n`
+
+function withoutPictures(workshop: Workshop): Workshop {
+  const { pictures: _theirs, picturesErased: _gone, ...rest } = workshop
+  return rest
+}
 
 export const recipeFormat = { format: 'imprenta-recipe', version: 1 } as const
 
@@ -15,7 +22,8 @@ export const recipeFormat = { format: 'imprenta-recipe', version: 1 } as const
 export const writeRecipe = (recipe: OwnRecipe): string => `${JSON.stringify({ ...recipeFormat, recipe }, null, 2)}\n`
 
 /** Reads a workshop file; throws BadInput that says what, where (line and column for broken JSON) and the way out. */
-export const readWorkshopFile = (text: string): Workshop => readFile(text, workshopFormat.format, 'workshop', workshopShape)
+export const readWorkshopFile = (text: string): Workshop =>
+  withoutPictures(readFile(text, workshopFormat.format, 'workshop', workshopShape))
 
 /** Reads a recipe file and makes the recipe; a recipe that cannot be made is refused with what is wrong in it. */
 export function readRecipeFile(text: string): OwnRecipe {

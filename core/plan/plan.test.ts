@@ -88,7 +88,8 @@ describe('plan', () => {
 })
 
 describe('what leaves and enters', () => {
-  it('comes back as it went', () => expect(readWorkshopFile(writeWorkshop(moths))).toEqual(moths))
+  it('comes back as it went', () =>
+    expect(readWorkshopFile(writeWorkshop({ ...moths, pictures: undefined }))).toEqual({ ...moths, pictures: undefined }))
   it('refuses a later version by name', () =>
     expect(() => readWorkshopFile('{"format":"imprenta-workshop","version":2}')).toThrow(/version 2/))
   it('escapes HTML in names', () => {

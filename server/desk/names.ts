@@ -56,12 +56,23 @@ export function separateNames(changes: readonly Change[]): { changes: Change[]; 
   return { changes: kept, names }
 }
 
-/** Forgets everybody's name in a workshop, in its rows and in its commands. */
+/** Forgets everybody's name in a workshop: in its rows and commands, in its pictures' file names, and in the out-tray, whose PDFs
+ *  carry names on their tabs. */
 export async function eraseNames(db: Db, workshopId: string): Promise<void> {
   await run(db, 'delete from participant_name where workshop_id = $1', [workshopId])
   await run(
     db,
     `update command_name set name = null where command_id in (select id from command where subject_kind = 'workshop' and subject_id = $1)`,
+    [workshopId],
+  )
+  await run(db, `update picture set name = 'picture' where workshop_id = $1`, [workshopId])
+  await run(
+    db,
+    `update print_job
+        set pdf = null,
+            sheets = (select jsonb_agg(s || jsonb_build_object('labels', s -> 'prints') order by n)
+                        from jsonb_array_elements(sheets) with ordinality t (s, n))
+      where workshop_id = $1`,
     [workshopId],
   )
 }

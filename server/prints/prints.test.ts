@@ -230,4 +230,12 @@ describe('the printer, simulated', () => {
     expect([res.status, res.body.error.what]).toEqual([404, 'A picture of this job was erased, and its PDF with it.'])
     expect((await jobs()).jobs[0]).toMatchObject({ whole: false, printed: 2 })
   })
+  it('forgets names with the workshop’s names: labels, file names, PDFs', async () => {
+    expect(JSON.stringify((await jobs()).jobs)).toMatch(/Pia|Odo|Kit/)
+    await server.api.post(`/api/workshops/${id}/erase-names`)
+    const after = await jobs()
+    expect(JSON.stringify(after.jobs)).not.toMatch(/"(Pia|Odo|Kit|Juno)[",]/)
+    expect(after.jobs.every((j) => !j.whole)).toBe(true)
+    expect((await server.pool.query('select distinct name from picture where workshop_id = $1', [id])).rows).toEqual([{ name: 'picture' }])
+  })
 })

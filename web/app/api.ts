@@ -50,6 +50,7 @@ export const api = {
   lookAtRoster: <T>(text: string, answers: Record<number, string>) => ask<T>('/imports/roster', post({ text, answers })),
   lookAtWorkshop: (text: string) => ask<{ workshop: Workshop }>('/imports/workshop', post({ text })),
   lookAtRecipe: (text: string) => ask<{ recipe: OwnRecipe }>('/imports/recipe', post({ text })),
+  pictureNames: (id: string) => ask<{ pictures: { id: string; name: string }[] }>(`/workshops/${id}/pictures`),
   printJobs: <T>(id: string) => ask<T>(`/workshops/${id}/print-jobs`),
   print: (id: string, job: object) => ask<unknown>(`/workshops/${id}/print-jobs`, post(job)),
   redoPrints: (id: string, job: string, prints: readonly string[]) =>

@@ -7,7 +7,7 @@ import VerdictShape from '../ui/VerdictShape.vue'
 import CroppedPicture from './CroppedPicture.vue'
 
 /** The group's pictures, a tile each with at most one finding, and who is missing. Arrows walk; what is chosen is shown below. */
-const props = defineProps<{ workshop: Workshop; context: PictureContext; surface: string; chosen: string }>()
+const props = defineProps<{ workshop: Workshop; context: PictureContext; surface: string; chosen: string; names: Record<string, string> }>()
 const emit = defineEmits<{ choose: [string]; bring: [string | null] }>()
 
 interface Tile {
@@ -34,7 +34,7 @@ const tiles = computed((): Tile[] => {
     .filter((p) => !shown.has(p.id))
     .map((p, i): Tile => {
       const finding = worst(p)
-      return { key: p.id, name: `House ${i + 1}`, participant: null, picture: p, ...(finding && { finding }) }
+      return { key: p.id, name: props.names[p.id] || `House ${i + 1}`, participant: null, picture: p, ...(finding && { finding }) }
     })
   return [...people, ...rest]
 })

@@ -3,6 +3,7 @@ import { computed, defineAsyncComponent, ref, watch } from 'vue'
 import { uuidv7 } from 'uuidv7'
 import { fromPrint, judgePicture, onPrint, ownerName, placed, type PictureContext } from '#core/pictures'
 import { pictureWord } from '#core/phrases'
+import { coats, type Coat } from '#core/medium'
 import type { Plan } from '#core/plan'
 import { surfaceLookOf, type PreviewOptions } from '#core/preview'
 import { blankMaterial, recipeById } from '#core/recipe'
@@ -46,6 +47,9 @@ watch(
   (n) => (rounds.value = n || 3),
   { immediate: true },
 )
+/** How thick the coat is: as planned, or as somebody wants to see it. */
+const planned = computed((): Coat => plan.value.chosen.flatMap((c) => c.option.effects).find((e) => e.kind === 'coat')?.coat ?? 'moderate')
+const coat = ref<Coat | ''>('')
 const onWhite = computed(() => props.white ?? painted.value)
 const options = computed((): PreviewOptions => {
   const recipe = recipeById(plan.value.recipe.id, plan.value.recipe.version, recipesOf(props.bench.house.value!))
@@ -61,7 +65,7 @@ const options = computed((): PreviewOptions => {
     whites: ground ? 'white' : plan.value.whites === 'white' ? 'surface' : plan.value.whites,
     rounds: rounds.value,
     worn: worn.value / 100,
-    coat: plan.value.chosen.flatMap((c) => c.option.effects).find((e) => e.kind === 'coat')?.coat ?? 'moderate',
+    coat: coat.value || planned.value,
     mirrored: plan.value.print.orientation.flips % 2 === 1,
   }
 })
@@ -147,6 +151,13 @@ function give(to: string) {
       <label
         ><span class="label">Worn edges</span
         ><input v-model.number="worn" type="range" min="0" max="100" step="5" aria-label="Worn edges" /> <b>{{ worn }} %</b></label
+      >
+      <label
+        ><span class="label">Coat</span
+        ><select v-model="coat" class="field">
+          <option value="">{{ planned }}, as planned</option>
+          <option v-for="c in coats.filter((x) => x !== planned)" :key="c">{{ c }}</option>
+        </select></label
       >
       <p class="small two">Colours and haze are a preview <SourceMark mark="E" />: your screen, wood and hand decide.</p>
     </div>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, onBeforeUnmount, onMounted, ref } from 'vue'
+import { computed, onBeforeUnmount, onMounted, ref, watch } from 'vue'
 import { judgePicture, ownerName, pictureOf } from '#core/pictures'
 import { pictureContextOf } from '#core/plan'
 import { blankMaterial } from '#core/recipe'
@@ -42,6 +42,20 @@ function next() {
   const found = [...ids.slice(from + 1), ...ids.slice(0, from + 1)].find(needsLook)
   if (found) wanted.value = found
 }
+/** Files' names, to tell pictures apart that have no owner; they stand with the bytes and go with them. */
+const names = ref<Record<string, string>>({})
+watch(
+  () => pictures.value.map((p) => p.id).join(),
+  async () => {
+    try {
+      const found = await api.pictureNames(w.value.id)
+      names.value = Object.fromEntries(found.pictures.map((p) => [p.id, p.name.replace(/\.[^.]*$/, '')]))
+    } catch {
+      names.value = {} // offline: they are numbered instead
+    }
+  },
+  { immediate: true },
+)
 const erasing = ref(false)
 const safe = ref<{ $el: HTMLElement }>()
 const problem = ref('')
@@ -98,6 +112,7 @@ const choose = (v: string) =>
         :workshop="w"
         :context="context"
         :surface="surface"
+        :names="names"
         :chosen="chosen?.id ?? ''"
         @choose="wanted = $event"
         @bring="adding?.choose($event)"

@@ -29,7 +29,10 @@ export const pictureLines: Record<`picture-${Exclude<PictureCode, 'mirrored' | '
   'picture-detail-lost': (v, say) =>
     said(`${v['names']}: faces and lettering at sticker size`, `${say.length(v['side']!)} is small: hairlines go with the paper.`),
   'picture-not-permitted': (v) =>
-    said(`May ${v['names']}’s ${many(v, 'picture', 'pictures')} be used?`, 'Ask its owner, or a child’s guardian, and note the answer.'),
+    said(
+      `May ${/house picture$/.test(String(v['names'])) ? String(v['names']).replace(/^A/, 'a') : `${v['names']}’s ${many(v, 'picture', 'pictures')}`} be used?`,
+      'Ask its owner, or a child’s guardian, and note the answer.',
+    ),
 }
 
 const pixels = (v: Values) =>

@@ -18,9 +18,12 @@ export function deleteDay(workshop: Pick<Workshop, 'sessions'>): string | null {
 export const pictureOf = (workshop: Pick<Workshop, 'pictures'>, participant: string): Picture | undefined =>
   (workshop.pictures ?? []).findLast((p) => p.participant === participant)
 
+/** What a picture without an owner is called. */
+const houseOwner = 'A house picture'
+
 export const ownerName = (people: readonly Participant[], picture: Pick<Picture, 'participant'>): string => {
   const owner = people.find((p) => p.id === picture.participant)
-  return owner ? (owner.name ?? `Seat ${owner.seat}`) : 'House'
+  return owner ? (owner.name ?? `Seat ${owner.seat}`) : houseOwner
 }
 
 /** What taking a picture out of its workshop changes, the erasure noted. */

@@ -179,7 +179,7 @@ describe('whose a picture is', () => {
       ownerName(people, { participant: 'p1' }),
       ownerName(people, { participant: 'p5' }),
       ownerName(people, { participant: null }),
-    ]).toEqual(['Juno', 'Seat 5', 'House'])
+    ]).toEqual(['Juno', 'Seat 5', 'A house picture'])
   })
   it('the newest of a person counts', () => {
     const pictures = [picture({ id: 'old', participant: 'p1' }), picture({ id: 'new', participant: 'p1' })]

@@ -11,8 +11,9 @@ export interface Print {
   picture: Picture | null
   participant: string | null
   purpose: 'piece' | 'copy' | 'spare' | 'sample'
-  /** On its tab: a name, or the seat. */
+  /** On its tab: a name, or the seat; `seat` stands in where no font can draw the name. */
   label: string
+  seat?: string
   widthMm: number
   heightMm: number
   /** Of a picture larger than the paper: which part of it this is. */
@@ -38,7 +39,8 @@ export function printsOf(plan: Plan, workshop: Workshop, printable: Size): Print
   )
   const own = people.map((p, i) => {
     const picture = pictureOf(workshop, p.id) ?? (standIn ? turn(i) : null)
-    return of(p.id, picture, p.id, 'piece', p.name ?? seats[i] ?? `Seat ${p.seat}`)
+    const seat = seats[i] ?? String(p.seat)
+    return { ...of(p.id, picture, p.id, 'piece', p.name ?? seat), seat }
   })
   const copies = own.flatMap((p) =>
     Array.from({ length: design.pictures === 'own' ? plan.print.copies - 1 : 0 }, (_, i): Print => ({

@@ -96,6 +96,22 @@ describe('the sheets as PDF', () => {
     expect(raw).toMatch(/\/FontFile[23]/)
     expect(raw).not.toMatch(/\/BaseFont \/Helvetica/)
   })
+  it('have accents and other scripts right, and call by the seat whom no font can draw', async () => {
+    const rename = (seat: number, before: string, after: string) => ({ path: `group/participants/${id}-p${seat}/name`, before, after })
+    await server.api
+      .post('/api/commands')
+      .send([command(id, [rename(1, 'Pia', 'Zoë-Łucja'), rename(2, 'Odo', 'Ελένη'), rename(3, 'Kit', '𒀀𒁀')])])
+    const bytes = await pdf('prints.pdf?proof=0&sheets=3,4')
+    // Letters of another face are another run: spaces between runs do not count.
+    const text = ((await readPage(bytes, 1)).text + (await readPage(bytes, 2)).text).replace(/\s+/g, '')
+    expect(text).toMatch(/Zoë-Łucja/)
+    expect(text).toMatch(/Ελένη/)
+    expect(text).not.toMatch(/𒀀/)
+    expect(text).toMatch(/SeatA3/)
+    await server.api
+      .post('/api/commands')
+      .send([command(id, [rename(1, 'Zoë-Łucja', 'Pia'), rename(2, 'Ελένη', 'Odo'), rename(3, '𒀀𒁀', 'Kit')])])
+  })
   it('begin with a proof on which nothing is mirrored', async () => {
     const page = await readPage(await pdf('prints.pdf'), 1)
     expect(page.text).toMatch(/Proof/)
@@ -104,7 +120,8 @@ describe('the sheets as PDF', () => {
   })
   it('keep the pixels that a picture has: 1200 on 101.6 mm are 300 an inch', async () => {
     const bytes = await sharp({ create: { width: 1200, height: 1200, channels: 3, background: '#887766' } })
-      .png()
+      .jpeg()
+      .withExif({ IFD0: { Artist: 'Somebody' }, IFD3: { GPSLatitudeRef: 'N', GPSLatitude: '51/1 30/1 3230/100' } })
       .toBuffer()
     const other = '/api/workshops/kelp-coasters'
     await server.api.post(`${other}/pictures/exact`).attach('file', bytes, 'exact.png')
@@ -112,6 +129,8 @@ describe('the sheets as PDF', () => {
     await server.api.post('/api/commands').send([command('kelp-coasters', [{ path: 'pictures/exact', before: null, after }])])
     const res = await server.api.get(`${other}/prints.pdf?proof=0&sheets=1`).buffer(true)
     const [image] = (await readPage(res.body as Buffer, 1)).images
+    // Where it was taken is not on paper either.
+    for (const trace of ['Exif', 'Somebody', 'GPS']) expect((res.body as Buffer).includes(trace)).toBe(false)
     expect([image!.width, mm(Math.abs(image!.matrix[0]!))]).toEqual([1200, expect.closeTo(101.6, 3)])
   })
   it('turn, crop and lighten without touching the stored picture', async () => {

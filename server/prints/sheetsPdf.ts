@@ -149,7 +149,7 @@ function drawFurniture(doc: Doc, sheet: LaidSheet, o: PrintsPdf, number: number)
   }
 }
 
-const named = (print: Print): string => printedName(print.label, print.label.replace(/[^\x20-\x7e]/g, '') || print.id)
+const named = (print: Print): string => printedName(print.label, print.seat ?? print.id)
 
 /** Draws in a line's own coordinates: from its upper left corner, or from its lower left one when it stands upright. */
 function inLine(doc: Doc, line: Line, o: PrintsPdf, draw: (width: number, height: number) => void): void {

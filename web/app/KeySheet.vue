@@ -10,7 +10,7 @@ const rows = [
   ['Shift Z', 'redo'],
   ['G, then B P S T K C W', 'bench, prints, sessions, take-home, clinic, craft, workshops'],
   ['/', 'find in the craft book'],
-  ['P', 'print: take-home sheets, the craft book'],
+  ['P', 'print: sheets of prints, take-home sheets, the craft book'],
   ['← →', 'nudge the chosen session by a quarter of an hour; with Shift an hour'],
   ['N A W Del', 'pictures: next finding, it is fine, white or bare, erase (asks)'],
   ['PgUp PgDn, arrows', 'prints: the sheet, the picture on it'],

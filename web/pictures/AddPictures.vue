@@ -51,8 +51,10 @@ onMounted(() => {
   void uploads.resume()
 })
 onBeforeUnmount(() => window.removeEventListener('paste', pasted))
-const who = (id: string) =>
-  ownerName(props.workshop.group.participants, { participant: props.workshop.pictures?.find((p) => p.id === id)?.participant ?? null })
+const who = (id: string) => {
+  const participant = props.workshop.pictures?.find((p) => p.id === id)?.participant ?? null
+  return participant ? `${ownerName(props.workshop.group.participants, { participant })}’s` : 'a house picture'
+}
 const failed = computed(() => mine.value.filter((u) => u.state === 'failed').length)
 const done = computed(() => mine.value.reduce((sum, u) => sum + u.sent, 0))
 defineExpose({ choose })
@@ -88,7 +90,7 @@ defineExpose({ choose })
         </li>
       </ul>
       <p v-for="d in doubles" :key="d.name" class="small watch">
-        {{ d.name }} shows the same as {{ who(d.sameAs) }}’s. <v-btn @click="uploads.seen(workshop.id)">I see</v-btn>
+        {{ d.name }} shows the same as {{ who(d.sameAs) }}. <v-btn @click="uploads.seen(workshop.id)">I see</v-btn>
       </p>
     </div>
   </div>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, onMounted, ref, watch } from 'vue'
+import { computed, onBeforeUnmount, onMounted, ref, watch } from 'vue'
 import type { PictureFinding } from '#core/pictures'
 import type { Picture } from '#core/workshop'
 import { paintFinding, paintPlaced, pictureUrl } from './paint'
@@ -23,7 +23,7 @@ let shown = ''
 
 async function paint() {
   const c = canvas.value
-  if (!c) return
+  if (!c || !near) return
   const url = pictureUrl(props.workshop, props.picture.id, props.size ?? 'thumb')
   if (shown !== url) {
     shown = url
@@ -45,7 +45,19 @@ async function paint() {
   paintPlaced(ctx, image, props.picture, props.print)
   paintFinding(ctx, props.finding, props.surface ?? '#E6D2AC')
 }
-onMounted(paint)
+/** A picture is fetched and drawn once it comes near the screen: four hundred of them cost no more than those that are seen. */
+let near = false
+const watcher = new IntersectionObserver(
+  (seen) => {
+    if (!seen.some((x) => x.isIntersecting)) return
+    near = true
+    watcher.disconnect()
+    void paint()
+  },
+  { rootMargin: '300px' },
+)
+onMounted(() => watcher.observe(canvas.value!))
+onBeforeUnmount(() => watcher.disconnect())
 /** What the drawing depends on, as text: an equal picture from another plan is not drawn again. */
 const looks = computed(() => {
   const { id, width, height, edit } = props.picture

@@ -210,8 +210,16 @@ function onKey(e: KeyboardEvent) {
   else return
   e.preventDefault()
 }
-onMounted(() => window.addEventListener('keydown', onKey))
-onBeforeUnmount(() => window.removeEventListener('keydown', onKey))
+/** P prints what the button would. */
+const printKey = () => void (ready.value.length > 0 && !printing.busy.value && share.value >= 1 && press())
+onMounted(() => {
+  window.addEventListener('keydown', onKey)
+  window.addEventListener('imprenta:print', printKey)
+})
+onBeforeUnmount(() => {
+  window.removeEventListener('keydown', onKey)
+  window.removeEventListener('imprenta:print', printKey)
+})
 </script>
 <template>
   <LostPage v-if="!workshop || !house || !plan || !say" />

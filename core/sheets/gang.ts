@@ -6,7 +6,8 @@ import { cutLockedSheet, cutSheet, type GangedSheet, type Place } from './cuts'
 import { cutAround, roomsOf, type Around, type Box, type LockedBox } from './locked'
 import { piecesOf, type Part } from './part'
 import { fillByPatterns, sheetsFrom, type Kind } from './patterns'
-import { drawTogether, Search, wholeLeft, type Task } from './search'
+import { drawTogether, wholeLeft, type Task } from './look'
+import { Search } from './search'
 
 const longest = 5000
 const most = 1000

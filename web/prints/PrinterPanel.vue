@@ -13,7 +13,6 @@ import type { Job } from './usePrinter'
 /** The simulated printer, its out-tray, what to see to before it prints, and the one press that prints. */
 const props = defineProps<{
   workshop: string
-  houseName: string
   plan: Plan
   say: Phrases
   printer: Printer | undefined

@@ -1,0 +1,179 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { papers, type PaperId } from '#core/house'
+import type { Plan } from '#core/plan'
+import type { Layout, Print } from '#core/prints'
+import type { Phrases } from '#core/phrases'
+import SheetView from './SheetView.vue'
+
+/** How many sheets, whether fewer are possible, each of them small, and the files. */
+const props = defineProps<{
+  workshop: string
+  plan: Plan
+  say: Phrases
+  layout: Layout
+  prints: readonly Print[]
+  number: number
+  /** How far the search for fewer is: 1 when it is over. */
+  share: number
+  printed: boolean
+}>()
+defineEmits<{ go: [number]; stop: []; paper: [PaperId] }>()
+const sheets = computed(() => props.layout.sheets)
+const fewest = computed(() => props.layout.lowerBound >= sheets.value.length)
+const paper = computed(() => props.plan.print.paper)
+const scale = computed(() => 58 / paper.value.widthMm)
+const kinds = computed(() => {
+  const by = new Map<string, number>()
+  for (const p of props.prints) {
+    const key = `${props.say.length(p.widthMm)} × ${props.say.length(p.heightMm)}`
+    by.set(key, (by.get(key) ?? 0) + 1)
+  }
+  return [...by]
+})
+function title(s: Layout['sheets'][number]): string {
+  if (s.waits) return 'waits'
+  for (const purpose of ['sample', 'spare'] as const) if (s.places.every((p) => p.print.purpose === purpose)) return purpose
+  return s.places[0]?.print.label ?? ''
+}
+const pdf = (more = '') => `/api/workshops/${props.workshop}/prints.pdf?steps=${props.layout.steps}${more}`
+</script>
+<template>
+  <p class="many">{{ sheets.length }} {{ sheets.length === 1 ? 'sheet' : 'sheets' }}</p>
+  <p>
+    <b v-if="sheets.length">{{ fewest ? 'No fewer are possible.' : `At least ${layout.lowerBound}.` }}</b>{{ ' '
+    }}<span class="two small"
+      >{{ prints.length }} prints and their gutters fill {{ layout.fills.toFixed(1)
+      }}{{ layout.wholeLeft > 0.2 ? `; ${Math.round(layout.wholeLeft * 100)} % of the last stays whole` : '' }}.</span
+    >
+  </p>
+  <div v-if="share < 1" class="small progress" role="status">
+    <span class="steps"><i v-for="n in 20" :key="n" :class="{ on: n <= share * 20 }" /></span> looking for fewer
+    <v-btn @click="$emit('stop')">Stop and keep</v-btn>
+  </div>
+  <div class="thumbs">
+    <button
+      v-for="(s, i) in sheets"
+      :key="i"
+      type="button"
+      class="plain thumb"
+      :class="{ on: number === i + 1, waits: s.waits }"
+      :aria-label="`Sheet ${i + 1}: ${s.places.map((p) => p.print.label).join(', ')}${s.waits ? ', waits for a picture' : ''}`"
+      :aria-pressed="number === i + 1"
+      @click="$emit('go', i + 1)"
+    >
+      <SheetView :sheet="s" :paper="paper" :workshop="workshop" :size="plan.print" :mirrored="plan.print.mirrored" :scale="scale" small />
+      <span class="small"
+        ><b>{{ i + 1 }}</b> {{ title(s) }}</span
+      >
+    </button>
+  </div>
+  <div v-if="!prints.length" class="outline">
+    {{ printed ? 'Everything is printed.' : 'Nobody is in the group yet: nothing is printed.' }}
+  </div>
+  <dl class="kinds">
+    <template v-for="[size, n] in kinds" :key="size"
+      ><dt>
+        <b>{{ n }} {{ n === 1 ? 'print' : 'prints' }}</b>
+      </dt>
+      <dd>{{ size }}</dd></template
+    >
+  </dl>
+  <label
+    ><span class="label">Paper</span
+    ><select class="field" :value="paper.id" @change="$emit('paper', ($event.target as HTMLSelectElement).value as PaperId)">
+      <option v-for="(p, key) in papers" :key="key" :value="key">{{ p.name }}</option>
+    </select></label
+  >
+  <p class="links">
+    <a :href="pdf('&proof=0')" target="_blank" rel="noopener">Sheets as PDF</a
+    ><a :href="pdf()" target="_blank" rel="noopener">with a proof</a
+    ><a v-if="sheets.length" :href="`/api/workshops/${workshop}/prints/${number}.png?steps=${layout.steps}`" target="_blank" rel="noopener"
+      >this sheet as PNG</a
+    >
+  </p>
+  <p class="small two">
+    {{ plan.print.mirrored ? 'Mirrored: laid face down.' : 'Not mirrored.' }} A cut stack is a table’s pile: people of one table lie
+    together.
+  </p>
+</template>
+<style scoped>
+.many {
+  font: 800 32px/1.1 var(--f-head);
+}
+.thumbs {
+  display: grid;
+  grid-template-columns: repeat(4, 1fr);
+  grid-auto-rows: max-content;
+  gap: 8px;
+  max-height: 430px;
+  overflow-y: auto;
+  padding: 3px;
+}
+.thumb {
+  text-align: left;
+  line-height: 1.1;
+  overflow: hidden;
+  white-space: nowrap;
+}
+.thumb.on :deep(.paper) {
+  box-shadow: 0 0 0 3px var(--ink);
+}
+.thumb.on {
+  color: var(--ink);
+}
+.thumb.waits {
+  color: var(--watch);
+}
+.kinds {
+  display: grid;
+  grid-template-columns: 1fr auto;
+  margin: 0;
+}
+.kinds dt,
+.kinds dd {
+  border-top: 1px solid var(--rule);
+  margin: 0;
+  padding: 3px 0;
+}
+.links {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 14px;
+}
+.links a {
+  color: var(--text);
+  font-weight: 700;
+  padding: 4px 0;
+}
+.steps {
+  display: inline-flex;
+  gap: 2px;
+  vertical-align: middle;
+}
+.steps i {
+  width: 6px;
+  height: 12px;
+  border: 1px solid var(--text-2);
+}
+.steps .on {
+  background: var(--ink);
+  border-color: var(--ink);
+}
+.progress {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px;
+  align-items: center;
+}
+.outline {
+  border: 1.5px dashed var(--edge);
+  padding: 24px;
+  color: var(--text-2);
+}
+@media (max-width: 1100px) {
+  .thumbs {
+    grid-template-columns: repeat(auto-fill, 64px);
+  }
+}
+</style>

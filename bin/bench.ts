@@ -22,6 +22,14 @@ function print(): never {
       console.log(`${name.padEnd(70)} ${value.toFixed(value < 10 ? (value < 2 ? 3 : 2) : 0)}`)
   process.exit(0)
 }
+/** What the server's process holds in memory, MB. */
+const held = () => Number(/VmRSS:\s+(\d+)/.exec(readFileSync(`/proc/${process.env['IMPRENTA_SERVER_PID']}/status`, 'utf8'))![1]) / 1000
+if (process.argv.includes('pictures')) {
+  const end = await setup()
+  Object.assign(figures, await benchPictures(process.env['IMPRENTA_URL']!, held))
+  end()
+  print()
+}
 Object.assign(figures, benchSheets())
 if (process.argv.includes('sheets')) print()
 
@@ -140,8 +148,6 @@ async function firstBench(): Promise<void> {
   figures['layout shift'] = shift
 }
 await firstBench()
-/** What the server's process holds in memory, MB. */
-const held = () => Number(/VmRSS:\s+(\d+)/.exec(readFileSync(`/proc/${process.env['IMPRENTA_SERVER_PID']}/status`, 'utf8'))![1]) / 1000
 Object.assign(figures, await benchPictures(url, held))
 stop()
 

@@ -33,7 +33,8 @@ export async function benchPictures(url: string, memory: () => number): Promise<
     .jpeg({ quality: 90 })
     .toBuffer()
   const workshop = 'kelp-coasters'
-  let most = memory()
+  const before = memory()
+  let most = before
   const watch = setInterval(() => (most = Math.max(most, memory())), 40)
   const times: number[] = []
   const one = async (i: number) => {
@@ -59,6 +60,7 @@ export async function benchPictures(url: string, memory: () => number): Promise<
     'preview of 1200 px, ms': previewTime(),
     'picture of 12 megapixels to its thumbnail, alone, ms': alone,
     'forty of them, four at a time, each, ms': times.reduce((a, b) => a + b, 0) / times.length,
+    'server’s memory before, MB': before,
     'server’s memory meanwhile, at the most, MB': most,
   }
 }

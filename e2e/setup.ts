@@ -1,11 +1,19 @@
 import { spawn } from 'node:child_process'
 import { freePort, startCluster } from '../server/testing/cluster'
 
-/** A cluster and a built server of the journeys' own, the clock fixed at Friday 15 May 2026, 3 pm in New York. */
+/** A cluster and a built server, started as bin/demo starts it, of the journeys' own, the clock fixed at Friday 15 May 2026, 3 pm in New York. */
 export default async function setup(): Promise<() => void> {
   const cluster = await startCluster()
   const port = await freePort()
-  const env = { ...process.env, DATABASE_URL: cluster.url, PORT: String(port), IMPRENTA_NOW: '2026-05-15T15:00:00-04:00[America/New_York]' }
+  const env = {
+    ...process.env,
+    MALLOC_ARENA_MAX: '2',
+    MALLOC_MMAP_THRESHOLD_: '262144',
+    MALLOC_TRIM_THRESHOLD_: '262144',
+    DATABASE_URL: cluster.url,
+    PORT: String(port),
+    IMPRENTA_NOW: '2026-05-15T15:00:00-04:00[America/New_York]',
+  }
   const server = spawn('node', ['dist/server/main.js'], { env, stdio: ['ignore', 'pipe', 'inherit'] })
   await new Promise<void>((resolve, reject) => {
     server.stdout.on('data', (d: Buffer) => d.toString().includes('Imprenta is at') && resolve())

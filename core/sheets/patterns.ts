@@ -28,13 +28,13 @@ const hair = 1e-9
  *  follows from its prices (Farley). A pattern is the most valuable filling of one sheet by repeated straight cuts, found by
  *  recursion over sums of sizes; a pattern may hold more of a kind than there are, which only lowers the bound.
  *
- *  Exact up to 1e-7 in the bound's rounding. Undefined where too many sizes make the recursion too long.
+ *  Exact up to 1e-7 in the bound's rounding. Undefined where too many sizes make the recursion longer than `most` cuts.
  *  Sources: P. C. Gilmore, R. E. Gomory, "Multistage cutting stock problems of two and more dimensions", Oper. Res. 13 (1965);
  *  J. E. Beasley, "Algorithms for unconstrained two-dimensional guillotine cutting", J. Oper. Res. Soc. 36 (1985);
  *  A. A. Farley, "A note on bounding a class of linear programming problems, including cutting stock problems", Oper. Res. 38
  *  (1990). */
-export function fillByPatterns(kinds: readonly Kind[], sheet: { w: number; h: number }): Filling | undefined {
-  const recursion = Recursion.over(kinds, sheet)
+export function fillByPatterns(kinds: readonly Kind[], sheet: { w: number; h: number }, most = mostCuts): Filling | undefined {
+  const recursion = Recursion.over(kinds, sheet, most)
   if (!recursion || kinds.length === 0) return undefined
   const n = kinds.length
   // The first basis: as many of one kind as a sheet holds.
@@ -74,12 +74,12 @@ class Recursion {
     private readonly restY: Int32Array,
   ) {}
 
-  static over(kinds: readonly Kind[], sheet: { w: number; h: number }): Recursion | undefined {
+  static over(kinds: readonly Kind[], sheet: { w: number; h: number }, most: number): Recursion | undefined {
     const sides = (side: 'w' | 'h') => [...new Set(kinds.flatMap((k) => (k.turn ? [k.w, k.h] : [k[side]])))]
-    const limit = Math.floor(Math.sqrt(mostCuts))
+    const limit = Math.floor(Math.sqrt(most))
     const xs = sums(sides('w'), sheet.w, limit)
     const ys = sums(sides('h'), sheet.h, limit)
-    if (!xs || !ys || xs.length * ys.length * (xs.length + ys.length) > mostCuts) return undefined
+    if (!xs || !ys || xs.length * ys.length * (xs.length + ys.length) > most) return undefined
     return new Recursion(kinds, xs, ys, rests(xs), rests(ys))
   }
 

@@ -32,9 +32,9 @@ const reads: Record<string, string> = {
 }
 const readsWhat = 'Imprenta reads JPEG, PNG, WebP, AVIF, TIFF and GIF.'
 
-// One picture at a time a core, nothing kept between pictures: memory stays bounded.
+// Nothing is kept between pictures, and one is read at a time (by the routes): memory stays bounded.
 sharp.cache(false)
-sharp.concurrency(1)
+sharp.concurrency(2)
 
 /** Reads a picture by what it is, not by its name: turned upright, first frame, sRGB, on white where it is transparent. Metadata
  *  is not carried over: no place, no camera, no owner. Throws BadInput that says what and the way out. */
@@ -49,16 +49,17 @@ export async function develop(path: string, name: string): Promise<Developed> {
       .toColourspace('srgb')
       .jpeg({ quality: 93, chromaSubsampling: '4:4:4' })
       .toBuffer({ resolveWithObject: true })
-    const smaller = (side: number) =>
-      sharp(full.data).resize({ width: side, height: side, fit: 'inside', withoutEnlargement: true }).jpeg({ quality: 85 }).toBuffer()
+    const smaller = (from: Buffer, side: number) =>
+      sharp(from).resize({ width: side, height: side, fit: 'inside', withoutEnlargement: true }).jpeg({ quality: 85 }).toBuffer()
+    const view = await smaller(full.data, sides.view)
     return {
       full: full.data,
-      view: await smaller(sides.view),
-      thumb: await smaller(sides.thumb),
+      view,
+      thumb: await smaller(view, sides.thumb),
       width: full.info.width,
       height: full.info.height,
       detail: await measureDetail(full.data, full.info),
-      pale: await measurePale(full.data),
+      pale: await measurePale(view),
       hash: createHash('sha256').update(full.data).digest('hex'),
     }
   } catch (e) {
@@ -133,8 +134,8 @@ async function measureDetail(full: Buffer, { width, height }: { width: number; h
 const crisp = 0.1
 const more = 1.2
 
-async function measurePale(full: Buffer): Promise<number> {
-  const { data, info } = await sharp(full).resize(160, 160, { fit: 'inside' }).raw().toBuffer({ resolveWithObject: true })
+async function measurePale(view: Buffer): Promise<number> {
+  const { data, info } = await sharp(view).resize(160, 160, { fit: 'inside' }).raw().toBuffer({ resolveWithObject: true })
   let white = 0
   for (let i = 0; i < data.length; i += info.channels) if (Math.min(data[i]!, data[i + 1]!, data[i + 2]!) >= 235) white++
   return Number((white / (data.length / info.channels)).toFixed(3))

@@ -21,7 +21,7 @@ const idOf = v.object({ picture: v.pipe(v.string(), v.regex(/^[a-z0-9-]{1,64}$/,
 export function pictureRoutes(pool: pg.Pool, clock: Clock, folder = tmpdir()): Router {
   const router = Router()
   const upload = multer({ dest: folder, limits: { fileSize: mostMb * 1e6, files: 1, fields: 2, parts: 4 } }).single('file')
-  const inTurn = turns(2)
+  const inTurn = turns(1)
 
   router.get('/workshops/:id/pictures', async (req, res) => {
     res.json({ pictures: await loadPictures(pool, req.params.id) })

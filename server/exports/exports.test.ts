@@ -25,8 +25,9 @@ const bytes = (path: string, which = id) =>
     .then((r) => ({ status: r.status, type: r.headers['content-type'], body: r.body as Buffer }))
 
 describe('JSON', () => {
-  it('the workshop comes back as it went', async () => {
-    expect(readWorkshopFile((await get('workshop.json')).text)).toEqual(demoWorkshops('2026-05-15')[0])
+  it('the workshop comes back as it went, its pictures stay', async () => {
+    const { pictures: _stay, ...rest } = demoWorkshops('2026-05-15')[0]!
+    expect(readWorkshopFile((await get('workshop.json')).text)).toEqual(rest)
   })
   it('the plan says its format, its figures and their reasons', async () => {
     const plan = JSON.parse((await get('plan.json')).text)

@@ -214,6 +214,16 @@ describe('erasing', () => {
     expect((await server.pool.query(`select 1 from picture where name like '%wilf%'`)).rowCount).toBe(0)
     expect((await server.api.delete(at('gone-by-hand'))).status).toBe(404)
   })
+  it('of several at the same moment takes all of them out of the plan', async () => {
+    const ids = ['at-once-1', 'at-once-2', 'at-once-3', 'at-once-4']
+    for (const picture of ids) {
+      await send(picture, await drawn(60, 40).jpeg().toBuffer())
+      await add({ id: picture })
+    }
+    const answers = await Promise.all(ids.map((picture) => server.api.delete(at(picture))))
+    expect(answers.map((r) => r.status)).toEqual([200, 200, 200, 200])
+    expect((await workshop()).pictures?.filter((p) => ids.includes(p.id))).toEqual([])
+  })
   it('comes by itself when it is due, and not before', async () => {
     for (const [picture, deleteOn] of [
       ['due-today', '2026-05-15'],

@@ -66,9 +66,7 @@ export async function erasePicture(
   id: string,
   by: { actor: string; at: string; why: 'due' | 'by hand' },
 ): Promise<boolean> {
-  const stored = await loadWorkshop(pool, workshopId)
-  const entry = stored?.body.pictures?.find((p) => p.id === id)
-  if (stored && entry) await forget(pool, stored.body, stored.version, entry, by)
+  const entry = await takeOutOfPlan(pool, workshopId, id, by)
   const { rowCount } = await pool.query('delete from picture where workshop_id = $1 and id = $2', [workshopId, id])
   await wipeJobsWith(pool, workshopId, id)
   await run(
@@ -77,7 +75,25 @@ export async function erasePicture(
       where subject_kind = 'workshop' and subject_id = $1 and changes::text like $2`,
     [workshopId, `%${id}%`, `pictures/${id}%`],
   )
-  return (rowCount ?? 0) > 0 || entry !== undefined
+  return (rowCount ?? 0) > 0 || entry
+}
+
+/** Takes a picture's entry out of its workshop; somebody else's change in between is taken up and it is tried again. Answers with
+ *  whether there was an entry. */
+async function takeOutOfPlan(
+  pool: pg.Pool,
+  workshopId: string,
+  id: string,
+  by: { actor: string; at: string; why: 'due' | 'by hand' },
+): Promise<boolean> {
+  for (let tries = 0; tries < 5; tries++) {
+    const stored = await loadWorkshop(pool, workshopId)
+    const entry = stored?.body.pictures?.find((p) => p.id === id)
+    if (!stored || !entry) return tries > 0
+    const outcome = await forget(pool, stored.body, stored.version, entry, by)
+    if (outcome.status === 'applied') return true
+  }
+  throw new Error(`picture ${id} could not be taken out of ${workshopId}`)
 }
 
 function forget(pool: pg.Pool, w: Workshop, version: number, picture: Picture, by: { actor: string; at: string; why: 'due' | 'by hand' }) {

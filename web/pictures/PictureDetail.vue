@@ -34,11 +34,7 @@ const quality = computed(() => (dpi.value.real >= 200 ? 'good' : dpi.value.real 
 const set = (field: string, after: unknown, label: string) => props.bench.set(`pictures/${props.picture.id}/${field}`, after, label)
 const setEdit = (more: Partial<PictureEdit>, label: string) => set('edit', { ...edit.value, ...more }, `${name.value}: ${label}`)
 
-const painted = computed(
-  () =>
-    plan.value.chosen.some((c) => c.option.effects.some((e) => e.kind === 'whites' && e.whites === 'white')) &&
-    design.value.kind !== 'page',
-)
+const painted = computed(() => plan.value.chosen.some((c) => c.option.effects.some((e) => e.kind === 'whites' && e.whites === 'white')))
 const material = computed(() => blankMaterial(design.value.material))
 const rounds = ref(3)
 const worn = ref(0)

@@ -14,6 +14,7 @@ function previewTime(): number {
         rounds: 2,
         worn: 0.3,
         coat: 'light',
+        outline: 'straight',
         mirrored: false,
       })
       return performance.now() - start

@@ -26,6 +26,8 @@ export const pictureLines: Record<`picture-${Exclude<PictureCode, 'mirrored' | '
     said(`A seam crosses a face or lettering: ${v['names']}`, `${say.length(v['mm']!)} of it, and it cannot be shifted off.`),
   'picture-cut-away': (v) =>
     said(`${v['names']}: ${v['share']} % is cut away`, 'The piece has another shape than the picture. Place the crop by hand.'),
+  'picture-mark-cut': (v) =>
+    said(`${v['names']}: a face or lettering runs over the edge`, `${v['share']} % of it is off the piece. Place the crop by hand.`),
   'picture-detail-lost': (v, say) =>
     said(`${v['names']}: faces and lettering at sticker size`, `${say.length(v['side']!)} is small: hairlines go with the paper.`),
   'picture-not-permitted': (v) =>
@@ -47,6 +49,7 @@ export const pictureWord = ({ code, values }: Pick<PictureFinding, 'code' | 'val
     'whites-go': 'whites go',
     'face-seam': 'seam on it',
     'cut-away': `${values['share']} % cut`,
+    'mark-cut': 'cut off',
     'detail-lost': 'too fine',
     'not-permitted': 'may it?',
     'kept-on': 'no end date',

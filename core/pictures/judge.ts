@@ -1,17 +1,19 @@
 import type { Mark } from '#core/reasons'
 import { isRefusal } from '#core/reasons'
-import type { Whites } from '#core/recipe'
+import type { Outline, Whites } from '#core/recipe'
 import { sharpness, stickerSide } from '#core/suitability'
 import { layStrips, tapeInput } from '#core/tape'
 import type { Size } from '#core/units'
 import type { Picture } from '#core/workshop'
 import * as v from 'valibot'
-import { lostByCrop, onPrint, placed } from './place'
+import { lostByCrop, offPiece, onPrint, placed } from './place'
 
 /** What a picture is judged against. */
 export interface PictureContext {
   /** The picture's size on the piece. */
   print: Size
+  /** What the piece's face looks like from above. */
+  outline: Outline
   whites: Whites
   surfaceIsWhite: boolean
   /** The finished picture reads right with the print setting as it is. */
@@ -21,7 +23,17 @@ export interface PictureContext {
   tape?: { widthMm: number; overlapMm: number; marginMm: number } | undefined
 }
 export type PictureCode =
-  'reads-backwards' | 'poor' | 'soft' | 'whites-go' | 'face-seam' | 'cut-away' | 'detail-lost' | 'not-permitted' | 'kept-on' | 'mirrored'
+  | 'reads-backwards'
+  | 'poor'
+  | 'soft'
+  | 'whites-go'
+  | 'face-seam'
+  | 'cut-away'
+  | 'mark-cut'
+  | 'detail-lost'
+  | 'not-permitted'
+  | 'kept-on'
+  | 'mirrored'
 export interface PictureFinding {
   code: PictureCode
   level: 'stop' | 'look' | 'note' | 'fine'
@@ -32,6 +44,8 @@ export interface PictureFinding {
 /** From this share of nearly white on a picture is said to lose it; and so much cut away by the crop is worth a look (E). */
 const paleShare = 0.25
 const cutShare = 0.3
+/** From this share of a face or lettering beyond the piece's edge on it is said (E). */
+const overShare = 0.1
 
 /** What to look at in one picture at its printed size, the worst first. Accepted findings come as notes. */
 export function judgePicture(picture: Picture, c: PictureContext): PictureFinding[] {
@@ -103,7 +117,11 @@ function seams(p: Picture, c: PictureContext): PictureFinding[] {
 
 function cut(p: Picture, c: PictureContext): PictureFinding[] {
   const lost = lostByCrop(p, c.print)
-  return lost > cutShare && !p.edit?.crop ? [say('cut-away', 'look', 'E', { share: Math.round(lost * 100) })] : []
+  const over = Math.max(0, ...(p.marks ?? []).map((m) => offPiece(m, p, c.print, c.outline)))
+  return [
+    ...(over >= overShare ? [say('mark-cut', 'look', 'E', { share: Math.round(over * 100) })] : []),
+    ...(lost > cutShare && !p.edit?.crop ? [say('cut-away', 'look', 'E', { share: Math.round(lost * 100) })] : []),
+  ]
 }
 
 const care = (p: Picture): PictureFinding[] => [

@@ -31,7 +31,7 @@ const picture = (more: Partial<Picture> = {}): Picture => ({
 })
 const edit = (more: Partial<PictureEdit>): PictureEdit => ({ ...asItIs, ...more })
 const print = { widthMm: 101.6, heightMm: 101.6 }
-const context: PictureContext = { print, whites: 'surface', surfaceIsWhite: false, readsRight: true, mirrored: true }
+const context: PictureContext = { print, outline: 'straight', whites: 'surface', surfaceIsWhite: false, readsRight: true, mirrored: true }
 const codes = (p: Picture, c: Partial<PictureContext> = {}) => judgePicture(p, { ...context, ...c }).map((f) => `${f.level} ${f.code}`)
 
 describe('placing a picture on a piece', () => {
@@ -113,6 +113,7 @@ describe('placing a picture on a piece', () => {
 
 describe('judging a picture', () => {
   const lettering = [{ id: 'm', what: 'lettering' as const, x: 0.4, y: 0.4, w: 0.2, h: 0.1 }]
+  const corner = [{ id: 'm', what: 'face' as const, x: 0.02, y: 0.02, w: 0.2, h: 0.2 }]
   test.each<[string, Picture, Partial<PictureContext>, string[]]>([
     ['sharp, nothing in it', picture({ width: 2000, height: 2000 }), {}, []],
     ['fair is good enough', picture({ width: 620, height: 620 }), {}, []],
@@ -128,6 +129,19 @@ describe('judging a picture', () => {
     ['lettering that reads backwards', picture({ marks: lettering }), { readsRight: false }, ['stop reads-backwards']],
     ['much cut away', picture({ width: 3000, height: 1000 }), {}, ['look cut-away']],
     ['cut away by hand: as wanted', picture({ width: 3000, height: 1000, edit: edit({ crop: { x: 0, y: 0, w: 0.33, h: 1 } }) }), {}, []],
+    [
+      'a face in the corner of a round piece',
+      picture({ width: 1200, height: 1200, marks: corner }),
+      { outline: 'round' },
+      ['look mark-cut'],
+    ],
+    ['a face in the corner of a straight one', picture({ width: 1200, height: 1200, marks: corner }), {}, []],
+    [
+      'lettering that the crop cuts',
+      picture({ width: 3000, height: 3000, marks: lettering, edit: edit({ crop: { x: 0.5, y: 0.2, w: 0.5, h: 0.5 } }) }),
+      {},
+      ['look mark-cut', 'fine mirrored'],
+    ],
     ['not allowed', picture({ permitted: false }), {}, ['look not-permitted']],
     ['kept without an end', picture({ deleteOn: null }), {}, ['note kept-on']],
     [

@@ -1,3 +1,4 @@
+import { outlineHolds, type Outline } from '#core/recipe'
 import { asItIs, type Picture, type PictureMark } from '#core/workshop'
 import type { Size } from '#core/units'
 
@@ -68,17 +69,36 @@ export function placed(
   return { width, height, dpi, real: Math.floor(dpi * (picture.detail ?? 1)) }
 }
 
-/** A mark of the stored picture as it lies on the print, cut off at the print's edge; undefined where the crop leaves it out. */
-export function onPrint(mark: Pick<PictureMark, 'x' | 'y' | 'w' | 'h'>, picture: Measured, print: Size): PrintBox | undefined {
+/** Where a place of the stored picture (in shares of its sides) lies on the print: shares from the print's upper left corner, outside
+ *  0 to 1 where the crop leaves it out. */
+function toPrint(picture: Measured, print: Size): (x: number, y: number) => { x: number; y: number } {
   const a = ((picture.edit ?? asItIs).turn * Math.PI) / 180
   const box = turnedBox(picture)
   const c = cropOf(picture, print)
-  const corners = [0, 1, 2, 3].map((k) => {
-    const x = (mark.x + (k % 2) * mark.w - 0.5) * picture.width
-    const y = (mark.y + (k >> 1) * mark.h - 0.5) * picture.height
+  return (sx, sy) => {
+    const [x, y] = [(sx - 0.5) * picture.width, (sy - 0.5) * picture.height]
     const [bx, by] = [x * Math.cos(a) - y * Math.sin(a) + box.width / 2, x * Math.sin(a) + y * Math.cos(a) + box.height / 2]
     return { x: (bx / box.width - c.x) / c.w, y: (by / box.height - c.y) / c.h }
-  })
+  }
+}
+
+/** Share of a mark that lies beyond the piece's outline, or that the crop leaves out. Sampled at 10 x 10 places. */
+export function offPiece(mark: Pick<PictureMark, 'x' | 'y' | 'w' | 'h'>, picture: Measured, print: Size, outline: Outline): number {
+  const at = toPrint(picture, print)
+  const n = 10
+  let off = 0
+  for (let i = 0; i < n; i++)
+    for (let j = 0; j < n; j++) {
+      const p = at(mark.x + ((i + 0.5) / n) * mark.w, mark.y + ((j + 0.5) / n) * mark.h)
+      if (!outlineHolds(outline, p.x, p.y)) off++
+    }
+  return off / (n * n)
+}
+
+/** A mark of the stored picture as it lies on the print, cut off at the print's edge; undefined where the crop leaves it out. */
+export function onPrint(mark: Pick<PictureMark, 'x' | 'y' | 'w' | 'h'>, picture: Measured, print: Size): PrintBox | undefined {
+  const at = toPrint(picture, print)
+  const corners = [0, 1, 2, 3].map((k) => at(mark.x + (k % 2) * mark.w, mark.y + (k >> 1) * mark.h))
   const clip = (n: number) => Math.min(1, Math.max(0, n))
   const [left, right] = [clip(Math.min(...corners.map((p) => p.x))), clip(Math.max(...corners.map((p) => p.x)))]
   const [top, low] = [clip(Math.min(...corners.map((p) => p.y))), clip(Math.max(...corners.map((p) => p.y)))]

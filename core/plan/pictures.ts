@@ -6,13 +6,16 @@ import type { Situation } from './situation'
 import { tapeMm } from './quantities'
 import { choiceChange, designPath, finding, optionsWith, remedy, scaled, takeMethod, type Find } from './ways'
 
+/** A choice of this plan puts white under the picture. */
+export const paintedWhite = (s: Situation): boolean =>
+  s.resolved.chosen.some((c) => c.option.effects.some((e) => e.kind === 'whites' && e.whites === 'white'))
+
 /** What the pictures of this plan are judged against. */
 export const pictureContext = (s: Situation, plan: Plan): PictureContext => ({
   print: s.picture,
+  outline: s.outline,
   whites: plan.whites,
-  surfaceIsWhite:
-    (blankMaterial(s.design.material)?.white ?? false) ||
-    s.resolved.chosen.some((c) => c.option.effects.some((e) => e.kind === 'whites' && e.whites === 'white')),
+  surfaceIsWhite: (blankMaterial(s.design.material)?.white ?? false) || paintedWhite(s),
   readsRight: plan.print.orientation.flips % 2 === 0,
   mirrored: plan.print.mirrored,
   ...(plan.tape && { tape: { widthMm: s.resolved.tapeWidth.value, overlapMm: tapeMm.overlap.value, marginMm: tapeMm.margin.value } }),

@@ -9,7 +9,7 @@ import { findingsOf } from './findings'
 import { planAdults } from './adults'
 import { planKit, planPrints, planSpares, planTape } from './quantities'
 import type { Plan, PlanInput, Shelf, StageSample } from './shapes'
-import { pictureContext } from './pictures'
+import { paintedWhite, pictureContext } from './pictures'
 import { situate, type Situation } from './situation'
 import type { PictureContext } from '#core/pictures'
 
@@ -48,7 +48,11 @@ export function planWorkshop(input: PlanInput): Plan {
     turns: s.turns.filter((t) => s.sessions.some((x) => x.id === split.split[t.stages[0]!])),
     ownCautions: ownCautions(s),
     picture: s.picture,
+    outline: s.outline,
     whites: s.resolved.whites,
+    coat: s.resolved.coat,
+    painted: paintedWhite(s),
+    whiteGround: s.recipe.whites === 'white',
     ink: s.resolved.print.ink,
     split,
     splitChosen,

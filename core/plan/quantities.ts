@@ -1,6 +1,6 @@
 import { scaleKit, type KitLine } from '#core/kit'
 import { orient, type Orientation } from '#core/orientation'
-import { accordionStrip, blankMaterial } from '#core/recipe'
+import { accordionStrip, blankMaterial, outlineShare } from '#core/recipe'
 import { figure, isRefusal } from '#core/reasons'
 import { gridOnSheet, tilesOf } from '#core/sheets'
 import { sparesFor, sureWith } from '#core/spares'
@@ -86,7 +86,7 @@ export function planKit(s: Situation, print: PrintPlan, blanks: number, tape: St
     prints: print.prints,
     perSheet: print.grid.perSheet,
     panelStripMm: panels ? accordionStrip(s.picture.widthMm, panels).lengthMm : 0,
-    areaMm2: s.picture.widthMm * s.picture.heightMm,
+    areaMm2: Number((s.picture.widthMm * s.picture.heightMm * outlineShare(s.outline)).toFixed(3)),
     coat: s.resolved.coat,
     strips: { perPrint: tape?.strips ?? 0, lengthMm: tape?.stripLengthMm ?? 0 },
     share: s.workshop.choices.share,

@@ -1,9 +1,10 @@
 import type { House, HouseCaution, Paper } from '#core/house'
 import type { KitLine, Seating } from '#core/kit'
 import type { Errand } from '#core/errands'
+import type { Coat } from '#core/medium'
 import type { Orientation } from '#core/orientation'
 import type { Because, Mark } from '#core/reasons'
-import type { Chosen, MaterialUse, PieceState, Recipe, Stage, Hazard, AgeBand, Ink, Whites } from '#core/recipe'
+import type { Chosen, MaterialUse, PieceState, Recipe, Stage, Hazard, AgeBand, Ink, Outline, Whites } from '#core/recipe'
 import type { Judged, PlacedSession, Turns } from '#core/sessions'
 import type { SheetGrid } from '#core/sheets'
 import type { StripLayout } from '#core/tape'
@@ -122,7 +123,13 @@ export interface Plan {
   /** The house's own cautions that this plan's stages call for. */
   ownCautions: HouseCaution[]
   picture: { widthMm: number; heightMm: number }
+  /** What the piece's face looks like from above. */
+  outline: Outline
   whites: Whites
+  /** How the coat is laid, whether the surface is painted white first, and whether the method lays a white ground itself. */
+  coat: Coat
+  painted: boolean
+  whiteGround: boolean
   ink: Ink | 'any'
   split: Judged
   splitChosen: boolean

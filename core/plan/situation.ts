@@ -7,10 +7,12 @@ import {
   ageBands,
   latestRecipe,
   pieceKind,
+  outlineOf,
   pictureSize,
   recipeById,
   resolveRecipe,
   type Ink,
+  type Outline,
   type PieceKind,
   type Recipe,
   roomStations,
@@ -40,6 +42,7 @@ export interface Situation {
   pieceName: string
   /** The picture's own size, from what was measured. */
   picture: { widthMm: number; heightMm: number }
+  outline: Outline
   turns: Turns[]
   setting: Setting
   evidence: { good: number; failed: number }
@@ -87,6 +90,7 @@ export function situate({ workshop, house, recipes = recipesOf(house), evidence 
     people,
     seating: seatTables(people, workshop.group.tables),
     sessions,
+    outline: outlineOf(kind, design.outline),
     picture: pictureSize(kind, { widthMm: design.width.mm, heightMm: design.height.mm }),
     turns,
     setting: { resolved, sessions, climate: house.climate, extraMin: extraMinutes(turns) },

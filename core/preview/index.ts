@@ -1,1 +1,1 @@
-export { previewTransfer, surfaceLookOf, surfaceLooks, type PreviewOptions, type SurfaceLook } from './preview'
+export { previewGround, previewTransfer, surfaceLookOf, surfaceLooks, type PreviewOptions, type SurfaceLook } from './preview'

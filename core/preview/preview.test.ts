@@ -1,6 +1,6 @@
 import { describe, expect, it, test } from 'vitest'
 import { woods } from '#core/recipe'
-import { previewTransfer, surfaceLookOf, surfaceLooks, type PreviewOptions } from '#core/preview'
+import { previewGround, previewTransfer, surfaceLookOf, surfaceLooks, type PreviewOptions } from '#core/preview'
 
 const [width, height] = [40, 30]
 const plain = (r: number, g: number, b: number) => Uint8ClampedArray.from({ length: 4 * width * height }, (_, i) => [r, g, b, 255][i % 4]!)
@@ -12,6 +12,7 @@ const base: PreviewOptions = {
   rounds: 3,
   worn: 0,
   coat: 'moderate',
+  outline: 'straight',
   mirrored: false,
 }
 const show = (pixels: Uint8ClampedArray, more: Partial<PreviewOptions> = {}) => previewTransfer(pixels, width, height, { ...base, ...more })
@@ -66,6 +67,14 @@ describe('a transfer, previewed', () => {
     expect(grey).toEqual(before)
     expect(a.every((x, i) => i % 4 !== 3 || x === 255)).toBe(true)
   })
+  it('wears a round piece from its own edge: beside the box’s sides, not in their middle only', () => {
+    const bare = (p: Uint8ClampedArray, x: number, y: number) => p[4 * (y * width + x)]! > 120
+    const worn = show(black, { worn: 1, outline: 'round' })
+    const straight = show(black, { worn: 1 })
+    // A place near a corner of the round piece's circle is inside the box, far from its sides.
+    expect([bare(worn, 6, 5), bare(straight, 6, 5)]).toEqual([true, false])
+    expect([bare(worn, 20, 15), bare(straight, 20, 15)]).toEqual([false, false])
+  })
   it('of one pixel is one pixel', () => expect(previewTransfer(new Uint8ClampedArray([9, 9, 9, 255]), 1, 1, base)).toHaveLength(4))
 })
 
@@ -73,4 +82,30 @@ it('every material has a look of its own; painted ones are white', () => {
   for (const m of woods) expect(surfaceLooks).toContain(surfaceLookOf(m.id, false))
   expect(surfaceLookOf('plywood', false)).toBe('wood')
   expect(surfaceLookOf('plywood', true)).toBe('white')
+})
+
+describe('what it is seen on', () => {
+  const on = (more: Partial<Parameters<typeof previewGround>[0]>) =>
+    previewGround({ material: 'plywood', whites: 'surface', whiteGround: false, onWhite: false, ...more })
+  test.each([
+    ['bare wood', on({}), { surface: 'wood', colour: '#E6D2AC', whites: 'surface' }],
+    ['painted wood', on({ onWhite: true }), { surface: 'white', colour: '#F7F3EA', whites: 'surface' }],
+    [
+      'a painted surface that a plan calls white',
+      on({ onWhite: true, whites: 'white' }),
+      { surface: 'white', colour: '#F7F3EA', whites: 'surface' },
+    ],
+    [
+      'a white ground of the method’s own',
+      on({ material: 'kraft', whites: 'white', whiteGround: true, onWhite: true }),
+      { surface: 'kraft', colour: '#B98E5E', whites: 'white' },
+    ],
+    ['film on glass', on({ material: 'glass', whites: 'clear' }), { surface: 'glass', colour: '#D4E4E6', whites: 'clear' }],
+    ['film on card', on({ material: 'card', whites: 'clear' }), { surface: 'film', colour: '#F5F1E6', whites: 'clear' }],
+    [
+      'a surface of the house that nothing is known of',
+      on({ material: 'driftwood' }),
+      { surface: 'paper', colour: '#E6D2AC', whites: 'surface' },
+    ],
+  ])('%s', (_name, got, wanted) => expect(got).toEqual(wanted))
 })

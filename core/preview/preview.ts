@@ -1,6 +1,6 @@
 import type { Coat } from '#core/medium'
 import { seeded } from '#core/sheets'
-import type { Whites } from '#core/recipe'
+import { blankMaterial, outlineReach, type Outline, type Whites } from '#core/recipe'
 
 export const surfaceLooks = ['wood', 'white', 'canvas', 'kraft', 'stone', 'paper', 'film', 'glass', 'wax'] as const
 /** How a surface looks; what is drawn under the ink. */
@@ -17,6 +17,8 @@ export interface PreviewOptions {
   /** How far the edges are worn: 0 to 1. */
   worn: number
   coat: Coat
+  /** What the piece looks like from above: its edges wear. */
+  outline: Outline
   /** The finished picture is a mirror image. */
   mirrored: boolean
 }
@@ -44,6 +46,26 @@ export function surfaceLookOf(material: string, painted: boolean): SurfaceLook {
   }
   return looks[material] ?? 'paper'
 }
+
+/** What a plan's pieces are seen on: the bare blank, or white. Film is seen as film or glass; where the method lays a white ground
+ *  itself, paint changes nothing that is seen. */
+export function previewGround(p: {
+  material: string
+  whites: Whites
+  whiteGround: boolean
+  /** Seen on a white-painted surface. */
+  onWhite: boolean
+}): Pick<PreviewOptions, 'surface' | 'colour' | 'whites'> {
+  const white = p.onWhite && !p.whiteGround
+  const film = p.material === 'glass' ? 'glass' : 'film'
+  return {
+    surface: p.whites === 'clear' ? film : surfaceLookOf(p.material, white),
+    colour: white ? paint : (blankMaterial(p.material)?.colour ?? plain),
+    whites: p.whiteGround ? 'white' : p.whites === 'white' ? 'surface' : p.whites,
+  }
+}
+const paint = '#F7F3EA'
+const plain = '#E6D2AC'
 
 /** What a dry round leaves of the paper as haze, and how strongly each coat shows: thin ones miss spots, thick ones are milky.
  *  All E, from looking. */
@@ -74,6 +96,7 @@ export function previewTransfer(
   const kept = o.whites === 'white' ? 0.93 : 0
   const wear = o.worn * 0.11 * Math.min(width, height)
   const scale = 900 / Math.max(width, height)
+  const toEdge = edgeOf(o.outline, width, height)
   // Surface and noise are worked out for blocks of 2 x 2: what they show is coarser than that.
   for (let y = 0; y < height; y += 2) {
     const v = y * scale
@@ -84,7 +107,7 @@ export function previewTransfer(
       // Bare: 1 shows the surface, 0 the ink.
       let bare = missed > 0 && fine < missed * 3 && cloud < 0.5 ? 1 : 0
       if (wear > 0) {
-        const edge = Math.min(x, y, width - 1 - x, height - 1 - y) + (fine - 0.5) * wear * 1.2
+        const edge = toEdge(x, y) + (fine - 0.5) * wear * 1.2
         if (edge < wear) bare = Math.max(bare, 1 - edge / wear)
       }
       const shade = surfaceShade(o.surface, u, v, cloud, fine, x / width)
@@ -107,6 +130,19 @@ export function previewTransfer(
     }
   }
   return out
+}
+
+/** How far a pixel is from the piece's edge, in pixels; below 0 beyond it. Along the line from the middle where it is not straight. */
+function edgeOf(outline: Outline, width: number, height: number): (x: number, y: number) => number {
+  if (outline === 'straight') return (x, y) => Math.min(x, y, width - 1 - x, height - 1 - y)
+  const n = 256
+  const reach = outlineReach(outline, n)
+  const half = Math.min(width, height) / 2
+  return (x, y) => {
+    const [u, v] = [(2 * x) / width - 1, (2 * y) / height - 1]
+    const at = Math.round((Math.atan2(v, u) / (2 * Math.PI)) * n + n) % n
+    return (reach[at]! - Math.hypot(u, v)) * half
+  }
 }
 
 /** One colour of one pixel: surface, white ground, ink, paper that is left, milky coat. */

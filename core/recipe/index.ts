@@ -24,6 +24,7 @@ export { cautions, hazardOf, hazards, mayTouch, type Caution, type CautionId, ty
 export {
   pieceKinds,
   pieceKind,
+  outlineOf,
   pictureSize,
   accordionStrip,
   woods,
@@ -33,6 +34,7 @@ export {
   type BlankMaterial,
   type Measure,
 } from './pieces'
+export { outlineHolds, outlinePath, outlinePoints, outlineReach, outlines, outlineShare, type Outline } from './outline'
 export { resolveRecipe, chosenOption, tapeWidth, type ResolvedRecipe, type Chosen } from './resolve'
 export { asNextVersion, makeRecipe, ownRecipeShape, type OwnRecipe, type RecipeEdit } from './own'
 export { compareRecipes, type RecipeDifference } from './compare'

@@ -1,4 +1,5 @@
 import type { Surface } from '#core/cure'
+import type { Outline } from './outline'
 import type { MaterialUse } from './shapes'
 import { figure, type Figure, type Mark } from '#core/reasons'
 
@@ -56,6 +57,8 @@ export interface PieceKind {
   heightMm: number
   thicknessMm: number
   measure: Measure
+  /** What its face can look like from above; the first is usual. */
+  outlines: readonly Outline[]
   /** Boards, cards and pages can stand in for each other; an object is what it is. */
   form: 'flat' | 'object'
   /** What the first size is called. */
@@ -77,28 +80,34 @@ export interface PieceKind {
 
 const face: Measure = { by: 'face' }
 const apart = figure(15, 'mm', 'E')
-const base = { measure: face, form: 'flat' as const, widthName: 'Width', heightName: 'Height', hangs: false, seenThrough: false, dries: 'flat, face up', spacing: apart, goesHome: 'a tray', extras: [] }
+const straight: readonly Outline[] = ['straight']
+const cutOut: readonly Outline[] = ['straight', 'round']
+const base = { measure: face, outlines: straight, form: 'flat' as const, widthName: 'Width', heightName: 'Height', hangs: false, seenThrough: false, dries: 'flat, face up', spacing: apart, goesHome: 'a tray', extras: [] }
 
 export const pieceKinds: PieceKind[] = [
-  { ...base, id: 'plaque', name: 'plaque', plural: 'plaques', materials: ['plywood', 'pine', 'cedar', 'panel'], widthMm: 177.8, heightMm: 127, thicknessMm: 6, hangs: true, recipe: 'medium-transfer' },
+  { ...base, outlines: cutOut, id: 'plaque', name: 'plaque', plural: 'plaques', materials: ['plywood', 'pine', 'cedar', 'panel'], widthMm: 177.8, heightMm: 127, thicknessMm: 6, hangs: true, recipe: 'medium-transfer' },
   { ...base, id: 'block', name: 'block', plural: 'blocks', materials: ['pine', 'plywood', 'cedar'], widthMm: 127, heightMm: 127, thicknessMm: 38, recipe: 'medium-transfer' },
-  { ...base, id: 'coaster', name: 'coaster', plural: 'coasters', materials: ['plywood', 'pine', 'slate', 'panel'], widthMm: 101.6, heightMm: 101.6, thicknessMm: 6, recipe: 'medium-transfer' },
-  { ...base, id: 'ornament', name: 'ornament', plural: 'ornaments', materials: ['plywood', 'pine'], widthMm: 76.2, heightMm: 76.2, thicknessMm: 4, hangs: true, recipe: 'medium-transfer' },
-  { ...base, form: 'object', id: 'stone', name: 'stone', plural: 'stones', materials: ['slate'], widthMm: 101.6, heightMm: 76.2, thicknessMm: 20, measure: { by: 'flat', share: figure(0.8, 'share', 'E') }, recipe: 'medium-transfer', goesHome: 'a box' },
-  { ...base, id: 'canvas', name: 'canvas', plural: 'canvases', materials: ['canvas', 'muslin'], widthMm: 203.2, heightMm: 152.4, thicknessMm: 18, hangs: true, recipe: 'medium-transfer' },
-  { ...base, id: 'panel', name: 'art panel', plural: 'art panels', materials: ['panel', 'mat-board'], widthMm: 203.2, heightMm: 152.4, thicknessMm: 6, hangs: true, recipe: 'quick-peel' },
+  { ...base, outlines: cutOut, id: 'coaster', name: 'coaster', plural: 'coasters', materials: ['plywood', 'pine', 'slate', 'panel'], widthMm: 101.6, heightMm: 101.6, thicknessMm: 6, recipe: 'medium-transfer' },
+  { ...base, outlines: cutOut, id: 'ornament', name: 'ornament', plural: 'ornaments', materials: ['plywood', 'pine'], widthMm: 76.2, heightMm: 76.2, thicknessMm: 4, hangs: true, recipe: 'medium-transfer' },
+  { ...base, outlines: ['stone', 'round'], form: 'object', id: 'stone', name: 'stone', plural: 'stones', materials: ['slate'], widthMm: 101.6, heightMm: 76.2, thicknessMm: 20, measure: { by: 'flat', share: figure(0.8, 'share', 'E') }, recipe: 'medium-transfer', goesHome: 'a box' },
+  { ...base, outlines: cutOut, id: 'canvas', name: 'canvas', plural: 'canvases', materials: ['canvas', 'muslin'], widthMm: 203.2, heightMm: 152.4, thicknessMm: 18, hangs: true, recipe: 'medium-transfer' },
+  { ...base, outlines: cutOut, id: 'panel', name: 'art panel', plural: 'art panels', materials: ['panel', 'mat-board'], widthMm: 203.2, heightMm: 152.4, thicknessMm: 6, hangs: true, recipe: 'quick-peel' },
   { ...base, form: 'object', id: 'jar', name: 'jar', plural: 'jars', materials: ['glass'], widthMm: 88.9, heightMm: 63.5, thicknessMm: 80, recipe: 'tape-film', dries: 'film on the rack, sticky side up', goesHome: 'a box' },
   { ...base, form: 'object', id: 'glass-block', name: 'glass block', plural: 'glass blocks', materials: ['glass'], widthMm: 101.6, heightMm: 101.6, thicknessMm: 38, seenThrough: true, recipe: 'tape-film', dries: 'film on the rack, sticky side up', goesHome: 'a box' },
   { ...base, form: 'object', id: 'candle', name: 'candle', plural: 'candles', materials: ['candle'], widthMm: 76.2, heightMm: 101.6, thicknessMm: 76, measure: { by: 'wrap', overlap: figure(5, 'mm', 'E') }, widthName: 'Diameter', heightName: 'Picture height', recipe: 'wax-tissue', dries: 'standing, until the wax is hard', goesHome: 'a box' },
   { ...base, id: 'card', name: 'card', plural: 'cards', materials: ['card', 'smooth-paper', 'mat-board', 'glossy-paper'], widthMm: 127, heightMm: 88.9, thicknessMm: 1, recipe: 'tape-film', goesHome: 'an envelope' },
   { ...base, id: 'page', name: 'journal page', plural: 'journal pages', materials: ['journal', 'kraft', 'smooth-paper'], widthMm: 127, heightMm: 177.8, thicknessMm: 1, recipe: 'gesso-ground', dries: 'open, a spare sheet under the page', goesHome: 'a tray' },
-  { ...base, id: 'stickers', name: 'sticker', plural: 'stickers', materials: ['paper'], widthMm: 60, heightMm: 44, thicknessMm: 1, recipe: 'tape-film', dries: 'sticky side up', goesHome: 'an envelope' },
+  { ...base, outlines: cutOut, id: 'stickers', name: 'sticker', plural: 'stickers', materials: ['paper'], widthMm: 60, heightMm: 44, thicknessMm: 1, recipe: 'tape-film', dries: 'sticky side up', goesHome: 'an envelope' },
   { ...base, form: 'object', id: 'accordion', name: 'accordion book', plural: 'accordion books', materials: ['canvas', 'muslin'], widthMm: 101.6, heightMm: 101.6, thicknessMm: 12, measure: { by: 'panels', border: figure(3.175, 'mm', 'P'), usual: figure(8, 'count', 'E') }, widthName: 'Cover width', heightName: 'Cover height', recipe: 'gesso-ground', extras: [
     { material: 'book-strip', note: 'folded, an even number of panels', basis: 'panels', amount: figure(1, 'count', 'P'), stages: ['print'] },
     { material: 'cover-board', note: 'front and back', basis: 'blank', amount: figure(2, 'count', 'P'), stages: ['print'] },
   ] },
-  { ...base, form: 'object', id: 'custom', name: 'piece', plural: 'pieces', materials: woods.map((w) => w.id), widthMm: 127, heightMm: 127, thicknessMm: 6, recipe: 'medium-transfer' },
+  { ...base, outlines: ['straight', 'round', 'stone'], form: 'object', id: 'custom', name: 'piece', plural: 'pieces', materials: woods.map((w) => w.id), widthMm: 127, heightMm: 127, thicknessMm: 6, recipe: 'medium-transfer' },
 ]
+
+/** A piece's outline: as chosen where its kind can have it, else the kind's usual one. */
+export const outlineOf = (kind: PieceKind, chosen: Outline | undefined): Outline =>
+  chosen && kind.outlines.includes(chosen) ? chosen : kind.outlines[0]!
 
 export const pieceKind = (id: string): PieceKind => pieceKinds.find((k) => k.id === id) ?? pieceKinds[0]!
 

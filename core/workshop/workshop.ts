@@ -1,5 +1,5 @@
 import * as v from 'valibot'
-import { ageBands, inks, pieceStates, shareBys, whitesBecome } from '#core/recipe'
+import { ageBands, inks, outlines, pieceStates, shareBys, whitesBecome } from '#core/recipe'
 
 import { erasedShape, pictureShape, printLock } from './picture'
 import { instant, isClock, isDate } from '#core/time'
@@ -72,6 +72,8 @@ const design = v.object({
   mirrored: v.nullable(v.boolean()),
   /** What a piece of one's own kind is called. */
   called: v.optional(text(40)),
+  /** What its face looks like from above; left out, as its kind usually does. */
+  outline: v.optional(v.picklist(outlines, `not an outline | Say one of ${outlines.join(', ')}.`)),
   /** Panels of an accordion book. */
   panels: v.optional(count(2, 60)),
   /** The prints at hand: printer, what the smear test showed, paper. What is missing is not known. */

@@ -146,6 +146,27 @@ describe('the sheets as PDF', () => {
     const png = await pdf('prints/1.png')
     expect(await sharp(png).metadata()).toMatchObject({ format: 'png', density: 200, width: 1654, height: 2339 })
   })
+  it('are cut out along the outline of a round piece, in PDF and PNG, and mirrored with it', async () => {
+    const other = '/api/workshops/kelp-coasters'
+    const w = (await server.api.get(other)).body.body
+    const outline = { path: `designs/${w.designs[0].id}/outline`, before: null, after: 'round' }
+    const [taken] = (await server.api.post('/api/commands').send([command('kelp-coasters', [outline])])).body.outcomes
+    expect(taken.status).toBe('applied')
+    const png = (await server.api.get(`${other}/prints/1.png`).buffer(true)).body as Buffer
+    const { data, info } = await sharp(png).greyscale().raw().toBuffer({ resolveWithObject: true })
+    const dark = data.reduce((n, x) => n + Number(x < 240), 0)
+    // 800 px wide prints, each a disc of pi / 4 of its box: the rest of the sheet is bare.
+    const box = ((101.6 / 25.4) * 200) ** 2
+    const discs = dark / ((box * Math.PI) / 4)
+    expect(Math.abs(discs - Math.round(discs))).toBeLessThan(0.02)
+    expect([Math.round(discs) >= 2, info.width]).toEqual([true, 1700])
+    const bytes = (await server.api.get(`${other}/prints.pdf?proof=0&sheets=1`).buffer(true)).body as Buffer
+    const doc = await getDocument({ data: new Uint8Array(bytes), useSystemFonts: false, verbosity: 0 }).promise
+    const fns = (await (await doc.getPage(1)).getOperatorList()).fnArray
+    // Clipped before each picture is drawn, and a line along it.
+    expect(fns.filter((f) => f === OPS.clip).length).toBe(2 * fns.filter((f) => f === OPS.paintImageXObject).length)
+    await server.api.post('/api/commands').send([command('kelp-coasters', [{ ...outline, before: 'round', after: null }])])
+  })
   test.each([
     ['prints.pdf?sheets=99', 404],
     ['prints.pdf?sheets=x', 422],

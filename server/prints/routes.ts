@@ -87,7 +87,7 @@ export function printRoutes(pool: pg.Pool, clock: Clock): Router {
     size: { widthMm: f.plan.print.widthMm, heightMm: f.plan.print.heightMm },
     stock: f.plan.print.stock,
     leadingEdge: f.plan.print.leadingEdge,
-    oval: f.workshop.designs[0]!.kind === 'stone',
+    outline: f.plan.outline,
     ink,
     ...more,
   })

@@ -1,4 +1,5 @@
 import sharp, { type OverlayOptions } from 'sharp'
+import { outlinePath } from '#core/recipe'
 import type { LaidSheet, Print } from '#core/prints'
 import type { PrintsPdf } from './sheetsPdf'
 
@@ -6,10 +7,18 @@ import type { PrintsPdf } from './sheetsPdf'
 const dpi = 200
 const px = (mm: number) => Math.round((mm / 25.4) * dpi)
 
+/** White where the piece is: of a tile, its part of the whole outline. */
+function outlineMask(print: Print, o: Pick<PrintsPdf, 'outline' | 'size'>, width: number, height: number): Buffer {
+  const whole = print.part ? { width: px(o.size.widthMm), height: px(o.size.heightMm) } : { width, height }
+  const [x, y] = print.part ? [-px(print.part.xMm), height - (whole.height - px(print.part.yMm))] : [0, 0]
+  const path = `<path transform="translate(${x} ${y})" d="${outlinePath(o.outline, whole.width, whole.height)}" fill="#fff"/>`
+  return Buffer.from(`<svg xmlns="http://www.w3.org/2000/svg" width="${width}" height="${height}">${path}</svg>`)
+}
+
 /** One sheet as a PNG at 200 an inch, as it prints. */
 export async function sheetPng(
   sheet: LaidSheet,
-  o: Pick<PrintsPdf, 'paper' | 'mirrored'>,
+  o: Pick<PrintsPdf, 'paper' | 'mirrored' | 'outline' | 'size'>,
   develop: (print: Print) => Promise<Buffer | undefined>,
 ): Promise<Buffer> {
   const layers: OverlayOptions[] = []
@@ -17,7 +26,16 @@ export async function sheetPng(
     const bytes = await develop(p.print)
     if (!bytes) continue
     const border = p.print.picture?.edit?.borderMm ?? 0
-    let made = sharp(bytes).resize(px(p.print.widthMm - 2 * border), px(p.print.heightMm - 2 * border), { fit: 'fill' })
+    const [width, height] = [px(p.print.widthMm - 2 * border), px(p.print.heightMm - 2 * border)]
+    let made = sharp(bytes).resize(width, height, { fit: 'fill' })
+    if (o.outline !== 'straight')
+      made = sharp(
+        await made
+          .ensureAlpha()
+          .composite([{ input: outlineMask(p.print, o, width, height), blend: 'dest-in' }])
+          .png()
+          .toBuffer(),
+      )
     if (o.mirrored) made = made.flop()
     const input = p.turned
       ? await sharp(await made.png().toBuffer())

@@ -1,5 +1,6 @@
 import PDFDocument from 'pdfkit'
 import type { House, Paper } from '#core/house'
+import { outlinePath, type Outline } from '#core/recipe'
 import { furnish, type LaidPrint, type LaidSheet, type Line, type Print } from '#core/prints'
 import { printedName, registerFaces, write, type Doc } from '../exports/ink'
 
@@ -14,8 +15,7 @@ export interface PrintsPdf {
   stock: string
   ink: string
   leadingEdge: boolean
-  /** Trim lines are oval, as a stone is. */
-  oval: boolean
+  outline: Outline
   /** A first page on which nothing is mirrored, for who checks. */
   proof: boolean
   /** Number of the first sheet, and of all there are. */
@@ -83,8 +83,24 @@ async function drawPlace(doc: Doc, p: LaidPrint, o: PrintsPdf, images: Images): 
   if (p.turned) doc.rotate(90)
   if (o.mirrored) doc.scale(-1, 1)
   const box = [(-w / 2) * mm, (-h / 2) * mm, w * mm, h * mm] as const
-  if (image) doc.image(image, box[0], box[1], { width: box[2], height: box[3] })
-  else
+  // The whole picture's outline, also where this print is only a tile of it.
+  const part = p.print.part
+  const [wholeW, wholeH] = part ? [o.size.widthMm, o.size.heightMm] : [w, h]
+  const corner = part ? { x: -w / 2 - part.xMm, y: h / 2 - (wholeH - part.yMm) } : { x: -w / 2, y: -h / 2 }
+  const alongOutline = () => {
+    doc.translate(corner.x * mm, corner.y * mm)
+    doc.path(outlinePath(o.outline, wholeW * mm, wholeH * mm))
+  }
+  if (image) {
+    doc.save()
+    if (o.outline !== 'straight') {
+      alongOutline()
+      doc.clip()
+      doc.translate(-corner.x * mm, -corner.y * mm)
+    }
+    doc.image(image, box[0], box[1], { width: box[2], height: box[3] })
+    doc.restore()
+  } else
     doc
       .rect(...box)
       .lineWidth(0.6)
@@ -92,10 +108,10 @@ async function drawPlace(doc: Doc, p: LaidPrint, o: PrintsPdf, images: Images): 
       .strokeColor(ink)
       .stroke()
       .undash()
-  if (p.print.picture?.edit?.outline) {
-    doc.lineWidth(0.3).strokeColor(ink)
-    if (o.oval) doc.ellipse(0, 0, (w / 2) * mm, (h / 2) * mm).stroke()
-    else doc.rect(...box).stroke()
+  if (p.print.picture?.edit?.outline || o.outline !== 'straight') {
+    doc.rect(...box).clip()
+    alongOutline()
+    doc.lineWidth(0.3).strokeColor(ink).stroke()
   }
   doc.restore()
   trimMarks(doc, { x: p.xMm, y: top, w: p.widthMm, h: p.heightMm }, o.gutterMm)
@@ -202,12 +218,13 @@ async function proofPages(doc: Doc, sheets: readonly LaidSheet[], o: PrintsPdf, 
       const fit = Math.min((cell - 4) / print.widthMm, (high - 10) / print.heightMm)
       const [w, h] = [print.widthMm * fit, print.heightMm * fit]
       const image = await images.of(print)
-      if (image) doc.image(image, x * mm, y * mm, { width: w * mm, height: h * mm })
-      doc
-        .rect(x * mm, y * mm, w * mm, h * mm)
-        .lineWidth(0.4)
-        .strokeColor(ink)
-        .stroke()
+      // A tile shows its part; what is whole shows the piece's own outline.
+      const along = outlinePath(print.part ? 'straight' : o.outline, w * mm, h * mm)
+      doc.save().translate(x * mm, y * mm)
+      doc.save().path(along).clip()
+      if (image) doc.image(image, 0, 0, { width: w * mm, height: h * mm })
+      doc.restore().path(along).lineWidth(0.4).strokeColor(ink).stroke()
+      doc.restore()
       write(doc, `${named(print)}, sheet ${sheet}`, { x: x * mm, y: (y + h + 0.8) * mm, width: (cell - 2) * mm, size: 7 })
     }
   }

@@ -76,6 +76,7 @@ defineExpose({ tiles })
           :height="side.h"
           :finding="t.finding"
           :surface="surface"
+          :outline="context.outline"
         /><i v-else class="plus" aria-hidden="true">+</i></span
       >
       <b class="name">{{ t.name }}</b>

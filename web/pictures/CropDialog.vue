@@ -3,11 +3,13 @@ import Cropper from 'cropperjs'
 import 'cropperjs/dist/cropper.css'
 import { onBeforeUnmount, ref } from 'vue'
 import { cropOf, turnedBox } from '#core/pictures'
+import type { Outline } from '#core/recipe'
 import { asItIs, type Picture, type PictureEdit } from '#core/workshop'
+import { pieceClip } from '../ui/pieceClip'
 import { pictureUrl } from './paint'
 
 /** Places a picture on its piece: crop, straighten, turn. The stored picture stays as it is. */
-const props = defineProps<{ workshop: string; picture: Picture; print: { widthMm: number; heightMm: number }; outline: boolean }>()
+const props = defineProps<{ workshop: string; picture: Picture; print: { widthMm: number; heightMm: number }; outline: Outline }>()
 const emit = defineEmits<{ place: [Pick<PictureEdit, 'turn' | 'crop'>]; close: [] }>()
 const image = ref<HTMLImageElement>()
 const fine = ref(0)
@@ -21,6 +23,7 @@ function begin() {
   cropper = new Cropper(image.value!, {
     aspectRatio: props.print.widthMm / props.print.heightMm,
     viewMode: 0,
+    background: false,
     dragMode: 'move',
     autoCropArea: 1,
     checkOrientation: false,
@@ -87,7 +90,7 @@ onBeforeUnmount(() => cropper?.destroy())
   <v-dialog :model-value="true" max-width="760" @update:model-value="emit('close')">
     <div class="box" role="dialog" aria-label="Place the picture" tabindex="-1" @keydown="onKey">
       <h2>Place the picture</h2>
-      <div class="stage" :class="{ oval: outline }">
+      <div class="stage" :class="{ cut: outline !== 'straight' }" :style="{ '--cut': pieceClip(outline).clipPath }">
         <img ref="image" :src="pictureUrl(workshop, picture.id, 'view')" alt="" @load.once="begin" />
       </div>
       <div class="tools">
@@ -134,8 +137,8 @@ onBeforeUnmount(() => cropper?.destroy())
 .stage :deep(.cropper-view-box) {
   background: none;
 }
-.oval :deep(.cropper-view-box) {
-  border-radius: 48%;
+.cut :deep(.cropper-view-box) {
+  clip-path: var(--cut);
 }
 .tools,
 .ends {

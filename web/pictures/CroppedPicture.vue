@@ -1,7 +1,9 @@
 <script setup lang="ts">
 import { computed, onBeforeUnmount, onMounted, ref, watch } from 'vue'
 import type { PictureFinding } from '#core/pictures'
+import type { Outline } from '#core/recipe'
 import type { Picture } from '#core/workshop'
+import { pieceClip } from '../ui/pieceClip'
 import { paintFinding, paintPlaced, pictureUrl } from './paint'
 
 /** A picture as it is placed on its piece, drawn with what is found in it. */
@@ -15,6 +17,7 @@ const props = defineProps<{
   surface?: string
   mirrored?: boolean
   size?: 'thumb' | 'view'
+  outline?: Outline
 }>()
 const canvas = ref<HTMLCanvasElement>()
 const gone = ref(false)
@@ -68,7 +71,13 @@ watch(looks, paint, { flush: 'post' })
 </script>
 <template>
   <span class="holder" :style="{ width: `${width}px`, height: `${height}px` }">
-    <canvas ref="canvas" :width="Math.round(width * 2)" :height="Math.round(height * 2)" :class="{ flip: mirrored }" />
+    <canvas
+      ref="canvas"
+      :width="Math.round(width * 2)"
+      :height="Math.round(height * 2)"
+      :class="{ flip: mirrored }"
+      :style="pieceClip(outline ?? 'straight')"
+    />
     <span v-if="gone" class="gone small">not reachable</span>
   </span>
 </template>

@@ -5,9 +5,8 @@ import { fromPrint, judgePicture, onPrint, ownerName, placed, type PictureContex
 import { pictureWord } from '#core/phrases'
 import { coats, type Coat } from '#core/medium'
 import type { Plan } from '#core/plan'
-import { surfaceLookOf, type PreviewOptions } from '#core/preview'
-import { blankMaterial, recipeById } from '#core/recipe'
-import { recipesOf } from '#core/house'
+import { previewGround, type PreviewOptions } from '#core/preview'
+import { blankMaterial } from '#core/recipe'
 import { isDate } from '#core/time'
 import { asItIs, type Picture, type PictureEdit } from '#core/workshop'
 import SegmentChoice from '../ui/SegmentChoice.vue'
@@ -34,7 +33,6 @@ const quality = computed(() => (dpi.value.real >= 200 ? 'good' : dpi.value.real 
 const set = (field: string, after: unknown, label: string) => props.bench.set(`pictures/${props.picture.id}/${field}`, after, label)
 const setEdit = (more: Partial<PictureEdit>, label: string) => set('edit', { ...edit.value, ...more }, `${name.value}: ${label}`)
 
-const painted = computed(() => plan.value.chosen.some((c) => c.option.effects.some((e) => e.kind === 'whites' && e.whites === 'white')))
 const material = computed(() => blankMaterial(design.value.material))
 const rounds = ref(3)
 const worn = ref(0)
@@ -44,25 +42,17 @@ watch(
   { immediate: true },
 )
 /** How thick the coat is: as planned, or as somebody wants to see it. */
-const planned = computed((): Coat => plan.value.chosen.flatMap((c) => c.option.effects).find((e) => e.kind === 'coat')?.coat ?? 'moderate')
 const coat = ref<Coat | ''>('')
-const onWhite = computed(() => props.white ?? painted.value)
+const onWhite = computed(() => props.white ?? plan.value.painted)
 const options = computed((): PreviewOptions => {
-  const recipe = recipeById(plan.value.recipe.id, plan.value.recipe.version, recipesOf(props.bench.house.value!))
-  const ground = recipe?.whites === 'white'
+  const { whites, whiteGround, outline, print } = plan.value
   return {
-    surface:
-      plan.value.whites === 'clear'
-        ? design.value.material === 'glass'
-          ? 'glass'
-          : 'film'
-        : surfaceLookOf(design.value.material, onWhite.value && !ground),
-    colour: onWhite.value && !ground ? '#F7F3EA' : (material.value?.colour ?? '#E6D2AC'),
-    whites: ground ? 'white' : plan.value.whites === 'white' ? 'surface' : plan.value.whites,
+    ...previewGround({ material: design.value.material, whites, whiteGround, onWhite: onWhite.value }),
     rounds: rounds.value,
     worn: worn.value / 100,
-    coat: coat.value || planned.value,
-    mirrored: plan.value.print.orientation.flips % 2 === 1,
+    coat: coat.value || plan.value.coat,
+    outline,
+    mirrored: print.orientation.flips % 2 === 1,
   }
 })
 const on = computed(
@@ -133,7 +123,6 @@ function give(to: string) {
       :boxes="boxes"
       :seams="seams"
       :marking="marking"
-      :oval="design.kind === 'stone'"
       :as="plan.print.mirrored ? 'mirrored' : 'not mirrored'"
       :on="on"
       @mark="mark"
@@ -151,8 +140,8 @@ function give(to: string) {
       <label
         ><span class="label">Coat</span
         ><select v-model="coat" class="field">
-          <option value="">{{ planned }}, as planned</option>
-          <option v-for="c in coats.filter((x) => x !== planned)" :key="c">{{ c }}</option>
+          <option value="">{{ plan.coat }}, as planned</option>
+          <option v-for="c in coats.filter((x) => x !== plan.coat)" :key="c">{{ c }}</option>
         </select></label
       >
       <p class="small two">Colours and haze are a preview <SourceMark mark="E" />: your screen, wood and hand decide.</p>
@@ -251,7 +240,7 @@ function give(to: string) {
       :workshop="w.id"
       :picture="picture"
       :print="context.print"
-      :outline="design.kind === 'stone'"
+      :outline="plan.outline"
       @place="place"
       @close="cropping = false"
     />

@@ -4,6 +4,8 @@ import type { PreviewOptions } from '#core/preview'
 import type { PrintBox } from '#core/pictures'
 import type { Picture } from '#core/workshop'
 import { paintPlaced, pictureUrl } from './paint'
+import PieceEdge from '../ui/PieceEdge.vue'
+import { pieceClip } from '../ui/pieceClip'
 import { usePreview } from './usePreview'
 
 /** Left the print as it leaves the printer, right the piece as it will look: a preview. Marks are drawn by hand on the print. */
@@ -17,8 +19,6 @@ const props = defineProps<{
   seams: readonly { fromMm: number; toMm: number; along: boolean }[]
   marking: 'face' | 'lettering' | ''
   as: string
-  /** The piece is round at its edges, as a stone is. */
-  oval?: boolean
   on: string
 }>()
 const emit = defineEmits<{ mark: [{ x: number; y: number; w: number; h: number }] }>()
@@ -116,7 +116,9 @@ const seamBox = (s: { fromMm: number; toMm: number; along: boolean }): PrintBox 
           :height="size.height"
           role="img"
           :aria-label="`The print, ${mirrored ? 'mirrored' : 'as it is'}`"
+          :style="pieceClip(options.outline, mirrored)"
         />
+        <PieceEdge v-if="options.outline !== 'straight'" :outline="options.outline" :mirrored="mirrored" dashed />
         <i v-for="(s, i) in seams" :key="`s${i}`" class="seam" :style="css(seamBox(s))" />
         <i v-for="(b, i) in boxes" :key="i" class="box" :style="css(b)"
           ><span class="small">{{ b.what }}</span></i
@@ -127,15 +129,15 @@ const seamBox = (s: { fromMm: number; toMm: number; along: boolean }): PrintBox 
     </figure>
     <span class="arrow" aria-hidden="true">→</span>
     <figure>
-      <canvas
-        ref="piece"
-        class="piece"
-        :class="{ oval }"
-        :width="size.width"
-        :height="size.height"
-        role="img"
-        :aria-label="`Preview of the piece: ${on}`"
-      />
+      <span class="piece"
+        ><canvas
+          ref="piece"
+          :style="pieceClip(options.outline)"
+          :width="size.width"
+          :height="size.height"
+          role="img"
+          :aria-label="`Preview of the piece: ${on}`" /><PieceEdge :outline="options.outline"
+      /></span>
       <figcaption class="small"><b>Preview</b>, {{ on }}</figcaption>
     </figure>
     <p v-if="problem || missing" role="alert" class="stop small">
@@ -169,11 +171,9 @@ canvas {
   width: 100%;
 }
 .piece {
-  border: 2px solid #241c17;
-  box-shadow: 5px 5px 0 0 var(--edge);
-}
-.oval {
-  border-radius: 48%;
+  display: block;
+  position: relative;
+  filter: drop-shadow(5px 5px 0 var(--edge));
 }
 .arrow {
   font: 700 30px/1 var(--f-head);

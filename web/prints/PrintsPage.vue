@@ -134,6 +134,7 @@ onBeforeUnmount(() => {
         :paper="plan.print.paper"
         :size="plan.print"
         :mirrored="plan.print.mirrored"
+        :outline="plan.outline"
         :unit="sizeUnit(house)"
         :locks="locks"
         @choose="chosen = $event"

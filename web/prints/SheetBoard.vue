@@ -2,6 +2,7 @@
 import { computed, ref } from 'vue'
 import { useDisplay } from 'vuetify'
 import type { Paper } from '#core/house'
+import type { Outline } from '#core/recipe'
 import type { LaidPrint, LaidSheet } from '#core/prints'
 import { showLength, type LengthUnit } from '#core/units'
 import CutLines from './CutLines.vue'
@@ -17,6 +18,7 @@ const props = defineProps<{
   paper: Paper
   size: { widthMm: number; heightMm: number }
   mirrored: boolean
+  outline: Outline
   unit: LengthUnit
   locks: Locks
 }>()
@@ -72,7 +74,7 @@ const lifted = (p: LaidPrint) =>
   </div>
   <p v-if="said" class="small watch" role="alert">{{ said }}</p>
   <div class="stage">
-    <SheetView :sheet="sheet" :paper="paper" :workshop="workshop" :size="size" :mirrored="mirrored" :scale="scale">
+    <SheetView :sheet="sheet" :paper="paper" :workshop="workshop" :size="size" :mirrored="mirrored" :outline="outline" :scale="scale">
       <template #place="{ place: p }">
         <button
           type="button"

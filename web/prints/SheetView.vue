@@ -2,6 +2,7 @@
 import { computed } from 'vue'
 import type { LaidPrint, LaidSheet } from '#core/prints'
 import type { Paper } from '#core/house'
+import type { Outline } from '#core/recipe'
 import CroppedPicture from '../pictures/CroppedPicture.vue'
 
 /** A sheet to scale as it leaves the printer: the unprintable edge dotted, mirrored prints mirrored, missing ones dashed. */
@@ -11,6 +12,7 @@ const props = defineProps<{
   workshop: string
   size: { widthMm: number; heightMm: number }
   mirrored: boolean
+  outline: Outline
   scale: number
   small?: boolean
 }>()
@@ -41,6 +43,7 @@ const style = computed(() => ({ width: `${px(props.paper.widthMm)}px`, height: `
           :width="picture(p).w"
           :height="picture(p).h"
           :mirrored="mirrored"
+          :outline="p.print.part ? 'straight' : outline"
           :size="small ? 'thumb' : 'view'"
       /></span>
       <slot name="place" :place="p" />

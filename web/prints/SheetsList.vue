@@ -62,7 +62,16 @@ const pdf = (more = '') => `/api/workshops/${props.workshop}/prints.pdf?steps=${
       :aria-pressed="number === i + 1"
       @click="$emit('go', i + 1)"
     >
-      <SheetView :sheet="s" :paper="paper" :workshop="workshop" :size="plan.print" :mirrored="plan.print.mirrored" :scale="scale" small />
+      <SheetView
+        :sheet="s"
+        :paper="paper"
+        :workshop="workshop"
+        :size="plan.print"
+        :mirrored="plan.print.mirrored"
+        :outline="plan.outline"
+        :scale="scale"
+        small
+      />
       <span class="small"
         ><b>{{ i + 1 }}</b> {{ title(s) }}</span
       >

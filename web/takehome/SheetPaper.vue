@@ -1,11 +1,20 @@
 <script setup lang="ts">
 import type { SheetText } from '#core/phrases'
+import type { Outline } from '#core/recipe'
 import type { Drawing } from '#core/workshop'
 import PieceDrawing from '../ui/PieceDrawing.vue'
 import PieceToken from '../ui/PieceToken.vue'
 import SourceMark from '../ui/SourceMark.vue'
 /** A take-home sheet as it will stand on paper. */
-defineProps<{ text: SheetText; paper: 'letter' | 'a4'; black: boolean; large: boolean; drawing: Drawing; kind: string }>()
+defineProps<{
+  text: SheetText
+  paper: 'letter' | 'a4'
+  black: boolean
+  large: boolean
+  drawing: Drawing
+  kind: string
+  outline?: Outline
+}>()
 </script>
 <template>
   <article class="paper" :class="[paper, { black, large }]" data-theme="light" :aria-label="`${text.who}’s sheet`">
@@ -25,7 +34,7 @@ defineProps<{ text: SheetText; paper: 'letter' | 'a4'; black: boolean; large: bo
         </p>
         <p>{{ text.why }} <SourceMark v-if="text.mark" :mark="text.mark" /></p>
       </div>
-      <PieceDrawing :kind="kind" :drawing="drawing" :width="110" />
+      <PieceDrawing :kind="kind" :drawing="drawing" :width="110" :outline="outline" />
     </section>
     <ol class="chain">
       <li v-for="c in text.chain" :key="c.state">

@@ -110,6 +110,7 @@ onBeforeUnmount(() => window.removeEventListener('imprenta:print', print))
         :large="wording === 'large'"
         :drawing="workshop.drawing"
         :kind="workshop.designs[0]!.kind"
+        :outline="plan.outline"
       />
     </div>
     <aside class="side">

@@ -1,19 +1,19 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { pieceKind } from '#core/recipe'
+import { outlineOf, pieceKind, type Outline } from '#core/recipe'
 import type { Drawing } from '#core/workshop'
 import HouseDrawing from './HouseDrawing.vue'
 /** A kind of piece, drawn with the workshop's picture on it. */
-const props = defineProps<{ kind: string; drawing: Drawing; width?: number }>()
+const props = defineProps<{ kind: string; drawing: Drawing; width?: number; outline?: Outline | undefined }>()
 const hangs = computed(() => pieceKind(props.kind).hangs)
-const round = computed(() => ['coaster', 'ornament'].includes(props.kind))
+const outline = computed(() => outlineOf(pieceKind(props.kind), props.outline))
 </script>
 <template>
   <span class="piece" :class="kind" :style="{ '--w': `${width ?? 74}px` }" aria-hidden="true"
     ><svg v-if="hangs" class="cord" viewBox="0 0 40 14" aria-hidden="true">
       <path d="M3 14 20 2 37 14" fill="none" stroke="currentColor" stroke-width="1.6" />
       <circle cx="20" cy="2" r="2" fill="currentColor" /></svg
-    ><span class="face" :class="{ round }"><HouseDrawing :drawing="drawing" :width="(width ?? 74) * 0.62" /></span
+    ><span class="face" :class="outline"><HouseDrawing :drawing="drawing" :width="(width ?? 74) * 0.62" /></span
   ></span>
 </template>
 <style scoped>
@@ -43,8 +43,15 @@ const round = computed(() => ['coaster', 'ornament'].includes(props.kind))
 .round {
   border-radius: 50%;
 }
-.stone .face {
+.piece.coaster .straight,
+.piece.ornament .straight {
+  width: 66%;
+  border-radius: 6px;
+}
+.face.stone {
   border-radius: 48% 52% 40% 44%;
+}
+.stone .face {
   background: #d9cdb8;
 }
 .jar .face {

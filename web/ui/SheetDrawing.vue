@@ -1,9 +1,11 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { SheetGrid } from '#core/sheets'
+import type { Outline } from '#core/recipe'
 import type { Size } from '#core/units'
 import type { Drawing } from '#core/workshop'
 import HouseDrawing from './HouseDrawing.vue'
+import PieceEdge from './PieceEdge.vue'
 /** A printed sheet to scale, the unprintable edge dotted; mirrored prints are drawn mirrored. */
 const props = defineProps<{
   grid: SheetGrid
@@ -12,6 +14,7 @@ const props = defineProps<{
   picture: Size
   drawing: Drawing
   mirrored: boolean
+  outline?: Outline
   height?: number
 }>()
 const k = computed(() => (props.height ?? 210) / props.paper.heightMm)
@@ -34,9 +37,9 @@ const size = (turned: boolean) => {
       :key="i"
       class="print"
       :style="{ left: `${p.xMm * k}px`, bottom: `${p.yMm * k}px`, width: `${size(p.turned).w}px`, height: `${size(p.turned).h}px` }"
-      ><HouseDrawing
+      ><PieceEdge :outline="outline ?? 'straight'" :mirrored="mirrored" /><HouseDrawing
         :drawing="drawing"
-        :width="Math.min(size(p.turned).w * 0.85, size(p.turned).h * 1.2)"
+        :width="Math.min(size(p.turned).w * 0.85, size(p.turned).h * 1.2) * (outline && outline !== 'straight' ? 0.75 : 1)"
         :style="{ transform: `${p.turned ? 'rotate(90deg)' : ''} ${mirrored ? 'scaleX(-1)' : ''}` }"
     /></span>
   </span>
@@ -55,7 +58,6 @@ const size = (turned: boolean) => {
 }
 .print {
   position: absolute;
-  border: 1px solid #241c17;
   display: grid;
   place-items: center;
   overflow: hidden;

@@ -4,12 +4,14 @@ import {
   accordionStrip,
   blankMaterial,
   latestRecipe,
+  outlineShare,
   pieceKind,
   pieceKinds,
   recipeById,
   takesMaterial,
   takesPiece,
   woods,
+  type Outline,
   type PieceKind,
 } from '#core/recipe'
 import { sizeUnit, recipesOf } from '#core/house'
@@ -17,6 +19,9 @@ import { showLength } from '#core/units'
 import type { TypedLength } from '#core/workshop'
 import LengthField from '../../ui/LengthField.vue'
 import PieceDrawing from '../../ui/PieceDrawing.vue'
+import SegmentChoice from '../../ui/SegmentChoice.vue'
+import PieceEdge from '../../ui/PieceEdge.vue'
+import { pieceClip } from '../../ui/pieceClip'
 import SheetDrawing from '../../ui/SheetDrawing.vue'
 import HouseDrawing from '../../ui/HouseDrawing.vue'
 import SourceMark from '../../ui/SourceMark.vue'
@@ -30,6 +35,7 @@ const plan = computed(() => props.bench.plan.value!)
 const d = computed(() => w.value.designs[0]!)
 const kind = computed(() => pieceKind(d.value.kind))
 const named = computed(() => (d.value.kind === 'custom' && d.value.called ? d.value.called : kind.value.name))
+const outlineNames: Record<Outline, string> = { straight: 'straight', round: 'round', stone: 'as a stone' }
 const path = (f: string) => `designs/${d.value.id}/${f}`
 const size = (mm: number): TypedLength => ({ mm, text: showLength(mm, sizeUnit(house.value)) })
 
@@ -95,7 +101,9 @@ const handMm = computed(() => (child.value ? 150 : 185))
         :class="{ on: k.id === kind.id }"
         @click="take(k)"
       >
-        <PieceDrawing :kind="k.id" :drawing="w.drawing" :width="66" /><span>{{ k.id === 'custom' ? 'something else' : k.name }}</span>
+        <PieceDrawing :kind="k.id" :drawing="w.drawing" :width="66" :outline="k.id === kind.id ? plan.outline : undefined" /><span>{{
+          k.id === 'custom' ? 'something else' : k.name
+        }}</span>
       </button>
     </div>
     <div class="sizes">
@@ -123,11 +131,25 @@ const handMm = computed(() => (child.value ? 150 : 185))
       <label v-if="d.kind === 'custom'"
         ><span class="label">Called</span
         ><input
+          class="field"
           :value="d.called ?? ''"
           maxlength="40"
           placeholder="bookmark, box lid"
           @input="bench.set(path('called'), ($event.target as HTMLInputElement).value || undefined, 'the piece got a name', 'type-called')"
       /></label>
+    </div>
+    <div v-if="kind.outlines.length > 1" class="outlines">
+      <SegmentChoice
+        label="Outline, from above"
+        :model-value="plan.outline"
+        :options="kind.outlines.map((o) => ({ id: o, name: outlineNames[o] }))"
+        @update:model-value="bench.set(path('outline'), $event, `the outline became ${outlineNames[$event as Outline]}`)"
+      />
+      <p v-if="plan.outline !== 'straight'" class="small two">
+        The print is cut out along its line<template v-if="plan.outline === 'stone'">
+          <SourceMark mark="E" />: each stone differs, trim to yours</template
+        >. Medium for {{ Math.round(outlineShare(plan.outline) * 100) }} % of the box round it.
+      </p>
     </div>
     <p v-if="kind.measure.by !== 'face'" class="rule-line">
       <b>Picture {{ showLength(plan.picture.widthMm, sizeUnit(house)) }} × {{ showLength(plan.picture.heightMm, sizeUnit(house)) }}</b>
@@ -175,9 +197,14 @@ const handMm = computed(() => (child.value ? 150 : 185))
               :style="{
                 width: `${plan.picture.widthMm * perMm}px`,
                 height: `${plan.picture.heightMm * perMm}px`,
-                background: surface?.colour,
               }"
-              ><HouseDrawing :drawing="w.drawing" :width="Math.min(plan.picture.widthMm, plan.picture.heightMm * 1.4) * perMm * 0.8"
+              ><span class="face" :style="{ background: surface?.colour, ...pieceClip(plan.outline) }"
+                ><HouseDrawing
+                  :drawing="w.drawing"
+                  :width="
+                    Math.min(plan.picture.widthMm, plan.picture.heightMm * 1.4) * perMm * (plan.outline === 'straight' ? 0.8 : 0.62)
+                  " /></span
+              ><PieceEdge :outline="plan.outline"
             /></span>
             <figcaption class="small two">{{ plan.pieceName }}</figcaption>
           </figure>
@@ -192,6 +219,7 @@ const handMm = computed(() => (child.value ? 150 : 185))
           :picture="plan.picture"
           :drawing="w.drawing"
           :mirrored="plan.print.mirrored"
+          :outline="plan.outline"
         />
         <p class="small two">{{ plan.print.mirrored ? 'mirrored' : 'not mirrored' }}; dotted: the printer can’t reach</p>
       </div>
@@ -301,13 +329,23 @@ figure {
   gap: 4px;
 }
 .made {
+  position: relative;
+  color: #241c17;
+  filter: drop-shadow(4px 4px 0 #c9ae80);
+}
+.face {
   display: grid;
   place-items: center;
-  background: #fbf8f1;
-  color: #241c17;
-  border: 1.8px solid #241c17;
-  box-shadow: 4px 4px 0 0 #c9ae80;
+  width: 100%;
+  height: 100%;
   overflow: hidden;
+}
+.outlines {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 16px;
+  align-items: end;
+  margin-bottom: 10px;
 }
 .sheetside {
   text-align: right;

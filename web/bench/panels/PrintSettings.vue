@@ -157,6 +157,7 @@ function addMiddle() {
           :picture="plan.picture"
           :drawing="w.drawing"
           :mirrored="plan.print.mirrored"
+          :outline="plan.outline"
         />
       </div>
     </div>

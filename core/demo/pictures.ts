@@ -24,7 +24,15 @@ const blocks: Row[] = [
   ['grey-moth', 'small moth.gif', 9, 460, 460, 0.48],
   ['heron', 'heron.jpg', 10, 1500, 1500, 0.6],
   ['white-tower', 'tower.jpg', 12, 1500, 1500, 0.14],
-  ['tides', 'tide table.png', 13, 1600, 1600, 0.6, { marks: lettering(0.08, 0.08, 0.5, 0.14), permitted: false }],
+  [
+    'tides',
+    'tide table.png',
+    13,
+    1600,
+    1600,
+    0.6,
+    { suggested: [{ id: 's1', x: 0.07, y: 0.06, w: 0.61, h: 0.19, sure: 'perhaps' }], permitted: false },
+  ],
   ['lighthouse', 'point.jpg', 15, 1500, 1500, 0.1, { edit: { ...asItIs, turn: 4 } }],
 ]
 const moths: Row[] = [

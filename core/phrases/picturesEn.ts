@@ -15,6 +15,11 @@ export const pictureLines: Record<`picture-${Exclude<PictureCode, 'mirrored' | '
         : `${v['names']}. Their prints wait.`,
     ),
   'picture-reads-backwards': (v) => said(`Lettering would read backwards: ${v['names']}`, 'The print setting was changed by hand.'),
+  'picture-lettering-perhaps': (v) =>
+    said(
+      `${v['names']}: ${v['sure'] === 'likely' ? 'this is probably lettering' : 'this may be lettering'}`,
+      'Say whether it is; lettering that was not seen can be marked by hand.',
+    ),
   'picture-poor': (v) => said(`${v['names']} ${many(v, 'prints', 'print')} poor`, `${pixels(v)}; below 100 an inch the pixels show.`),
   'picture-soft': (v) => said(`${v['names']} ${many(v, 'prints', 'print')} soft`, `${pixels(v)}; 150 is fair, 200 looks sharp.`),
   'picture-whites-go': (v) =>
@@ -44,6 +49,7 @@ const pixels = (v: Values) =>
 export const pictureWord = ({ code, values }: Pick<PictureFinding, 'code' | 'values'>): string =>
   ({
     'reads-backwards': 'backwards',
+    'lettering-perhaps': 'lettering?',
     poor: `${values['real']} dpi`,
     soft: `${values['real']} dpi`,
     'whites-go': 'whites go',

@@ -24,6 +24,7 @@ export interface PictureContext {
 }
 export type PictureCode =
   | 'reads-backwards'
+  | 'lettering-perhaps'
   | 'poor'
   | 'soft'
   | 'whites-go'
@@ -72,6 +73,17 @@ const say = (code: PictureCode, level: PictureFinding['level'], mark: Mark, valu
 })
 
 function reading(p: Picture, c: PictureContext): PictureFinding[] {
+  return [...suggested(p, c), ...marked(p, c)]
+}
+
+/** Lettering that nobody has confirmed. Where the print reads right and no seam can cross it, it changes nothing: a note. */
+function suggested(p: Picture, c: PictureContext): PictureFinding[] {
+  if (!p.suggested?.length) return []
+  const sure = p.suggested.some((s) => s.sure === 'likely') ? 'likely' : 'perhaps'
+  return [say('lettering-perhaps', c.readsRight && !c.tape ? 'note' : 'look', 'E', { sure, places: p.suggested.length })]
+}
+
+function marked(p: Picture, c: PictureContext): PictureFinding[] {
   if (!p.marks?.some((m) => m.what === 'lettering')) return []
   if (!c.readsRight) return [say('reads-backwards', 'stop', 'P')]
   return c.mirrored ? [say('mirrored', 'fine', 'P')] : []

@@ -1,6 +1,8 @@
 import fc from 'fast-check'
 import { describe, expect, it, test } from 'vitest'
 import {
+  fileKey,
+  ownersNamed,
   cropOf,
   defaultCrop,
   deleteDay,
@@ -127,6 +129,18 @@ describe('judging a picture', () => {
     ['whites on film go even over white', picture({ pale: 0.5 }), { whites: 'clear', surfaceIsWhite: true }, ['look whites-go']],
     ['lettering that reads right', picture({ marks: lettering }), {}, ['fine mirrored']],
     ['lettering that reads backwards', picture({ marks: lettering }), { readsRight: false }, ['stop reads-backwards']],
+    [
+      'perhaps lettering, where the print reads right',
+      picture({ suggested: [{ ...lettering[0]!, sure: 'perhaps' }] }),
+      {},
+      ['note lettering-perhaps'],
+    ],
+    [
+      'perhaps lettering, where it would read backwards',
+      picture({ suggested: [{ ...lettering[0]!, sure: 'likely' }] }),
+      { readsRight: false },
+      ['look lettering-perhaps'],
+    ],
     ['much cut away', picture({ width: 3000, height: 1000 }), {}, ['look cut-away']],
     ['cut away by hand: as wanted', picture({ width: 3000, height: 1000, edit: edit({ crop: { x: 0, y: 0, w: 0.33, h: 1 } }) }), {}, []],
     [
@@ -188,6 +202,26 @@ describe('whose a picture is', () => {
     ['IMG_4711.jpg', null],
     ['.jpg', null],
   ])('%s', (file, owner) => expect(ownerOf(file, people)).toBe(owner))
+  it('a roster says it by file, ending and folder aside; a name that is not one person’s is nobody’s', () => {
+    const rows = [
+      { name: 'Juno', picture: 'IMG_4711.JPG' },
+      { name: 'anna-marie', picture: 'C:\\pictures\\Kelp bed.png' },
+      { name: 'Zoe', picture: 'heron' },
+      { name: 'Max', picture: 'max.png' },
+      { name: 'Nobody here', picture: 'x.png' },
+      { name: 'Anna', picture: 'img 4711.jpeg' },
+      { name: 'Anna' },
+      { name: null, picture: 'y.png' },
+    ]
+    const { owners, files, unclear } = ownersNamed(rows, people)
+    expect([owners.get(fileKey('img_4711.jpg')), owners.get(fileKey('kelp bed.jpg')), owners.get(fileKey('Heron.webp'))]).toEqual([
+      'p1',
+      'p3',
+      'p4',
+    ])
+    expect(owners.size).toBe(3)
+    expect([files.length, unclear]).toEqual([6, ['Max', 'Nobody here']])
+  })
   it('is called by name, seat, or the house', () => {
     expect([
       ownerName(people, { participant: 'p1' }),

@@ -27,6 +27,15 @@ describe('reading', () => {
       { column: 2, heading: 'colour', example: 'red' },
     ])
   })
+  it('picture files, for bringing them in; a file’s name too long for one is named', () => {
+    const { good, bad, headings } = readRoster(rows('name,Photo', 'Pia,pia ferry.jpg', 'Odo,', `Kit,${'x'.repeat(201)}`))
+    expect(headings).toEqual(['name', 'picture'])
+    expect(good).toEqual([
+      { line: 2, name: 'Pia', age: 'adult', picture: 'pia ferry.jpg' },
+      { line: 3, name: 'Odo', age: 'adult' },
+    ])
+    expect(bad).toMatchObject([{ line: 4, column: 2, what: 'A file name of 201 letters.' }])
+  })
   test.each([
     ['7', 'under-8'],
     ['8', '8-12'],

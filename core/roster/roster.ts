@@ -8,7 +8,7 @@ export interface RosterRow {
 }
 
 /** What a column holds. `leave` is left out. */
-export type Heading = 'name' | 'age' | 'years' | 'leave'
+export type Heading = 'name' | 'age' | 'years' | 'picture' | 'leave'
 
 /** A heading that is not understood: asked about, never guessed. */
 export interface RosterQuestion {
@@ -19,7 +19,8 @@ export interface RosterQuestion {
 }
 
 export interface RosterPreview {
-  good: { line: number; name: string | null; age: AgeBand }[]
+  /** `picture` is the file that the roster names; it is for bringing pictures in and is not kept. */
+  good: { line: number; name: string | null; age: AgeBand; picture?: string }[]
   bad: { line: number; column: number; text: string; what: string; remedy: string }[]
   questions: RosterQuestion[]
   headings: (Heading | null)[]
@@ -33,6 +34,10 @@ const known: Record<string, Heading> = {
   age: 'age',
   'age band': 'age',
   band: 'age',
+  picture: 'picture',
+  'picture file': 'picture',
+  pictures: 'picture',
+  photo: 'picture',
   seat: 'leave',
 }
 const maybe: Record<string, Heading> = {
@@ -44,6 +49,10 @@ const maybe: Record<string, Heading> = {
   vorname: 'name',
   kid: 'name',
   child: 'name',
+  file: 'picture',
+  image: 'picture',
+  foto: 'picture',
+  bild: 'picture',
 }
 
 /** Reads a roster: first line headings, then a person a line. Good lines and bad ones side by side; a heading that is not
@@ -82,7 +91,8 @@ export function readRoster(rows: readonly RosterRow[], answers: Record<number, H
   return preview
 }
 
-type Person = { name: string | null; age: AgeBand }
+type Person = { name: string | null; age: AgeBand; picture?: string }
+const fileNameLimit = 200
 type Wrong = { column: number; what: string; remedy: string }
 
 function readPerson(row: RosterRow, headings: (Heading | null)[], columns: number): Person | Wrong {
@@ -94,12 +104,18 @@ function readPerson(row: RosterRow, headings: (Heading | null)[], columns: numbe
     }
   let name: string | null = null
   let age: AgeBand = 'adult'
+  let picture = ''
   for (const [i, heading] of headings.entries()) {
     const cell = unsafed(row.cells[i]!.trim())
     if (heading === 'name') {
       if (cell.length > limits.name)
         return { column: i + 1, what: `A name of ${cell.length} letters.`, remedy: `First names only, ${limits.name} letters at most.` }
       name = cell === '' ? null : cell
+    }
+    if (heading === 'picture') {
+      if (cell.length > fileNameLimit)
+        return { column: i + 1, what: `A file name of ${cell.length} letters.`, remedy: `${fileNameLimit} letters at most.` }
+      picture = cell
     }
     if (heading === 'age' || heading === 'years') {
       const read = readAge(cell, heading)
@@ -112,7 +128,7 @@ function readPerson(row: RosterRow, headings: (Heading | null)[], columns: numbe
       age = read
     }
   }
-  return { name, age }
+  return { name, age, ...(picture && { picture }) }
 }
 
 function readAge(cell: string, heading: Heading): AgeBand | undefined {

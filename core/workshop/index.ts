@@ -1,6 +1,6 @@
 export { allowed, workshopShape, newWorkshop, drawings, seatNumber, tableName, limits } from './workshop'
 export type { Allow, KeepClear, Workshop, Participant, Design, Session, Piece, TypedLength, Drawing } from './workshop'
-export { asItIs, type Picture, type PictureEdit, type PictureMark, type PrintLock } from './picture'
+export { asItIs, type LetteringSuggestion, type Picture, type PictureEdit, type PictureMark, type PrintLock } from './picture'
 export {
   applyChanges,
   clashes,

@@ -9,6 +9,10 @@ const side = () => v.pipe(v.number(), v.integer(), v.minValue(1), v.maxValue(100
 const mark = v.object({ id: id(), what: v.picklist(['face', 'lettering']), x: share(), y: share(), w: share(), h: share() })
 export type PictureMark = v.InferOutput<typeof mark>
 
+/** Where the measuring at arrival saw lettering, perhaps (E): for a person to confirm or put aside. */
+const suggestion = v.object({ id: id(), x: share(), y: share(), w: share(), h: share(), sure: v.picklist(['likely', 'perhaps']) })
+export type LetteringSuggestion = v.InferOutput<typeof suggestion>
+
 /** How a picture is placed on its piece. The stored picture is turned clockwise (degrees), and the crop taken from the box round
  *  what is turned, in shares of that box from its upper left corner. The stored picture itself never changes. */
 const edit = v.object({
@@ -47,6 +51,7 @@ export const pictureShape = v.object({
   deleteOn: v.nullable(v.pipe(v.string(), v.check(isDate, 'a day that no calendar has | Write it like 2027-03-04.'))),
   edit: v.optional(edit),
   marks: v.optional(v.pipe(v.array(mark), v.maxLength(20, 'more than 20 marks | Mark 20 or fewer.'))),
+  suggested: v.optional(v.pipe(v.array(suggestion), v.maxLength(6))),
   /** Findings that somebody has looked at and accepts. */
   accepted: v.optional(v.pipe(v.array(v.pipe(v.string(), v.maxLength(40))), v.maxLength(20))),
 })

@@ -2,6 +2,7 @@ import { createHash } from 'node:crypto'
 import { open } from 'node:fs/promises'
 import { fileTypeFromFile } from 'file-type'
 import sharp from 'sharp'
+import { findLettering, type Suggestion } from '#core/pictures'
 import { BadInput } from '#core/reasons'
 
 /** A picture as it is kept: three JPEGs, upright, without any metadata, and what was measured of it. */
@@ -15,6 +16,8 @@ export interface Developed {
   detail: number | undefined
   /** Share of nearly white (E). */
   pale: number
+  /** Where it seems to have lettering (E). */
+  lettering: Suggestion[]
   hash: string
 }
 
@@ -60,6 +63,7 @@ export async function develop(path: string, name: string): Promise<Developed> {
       height: full.info.height,
       detail: await measureDetail(full.data, full.info),
       pale: await measurePale(view),
+      lettering: await seeLettering(view),
       hash: createHash('sha256').update(full.data).digest('hex'),
     }
   } catch (e) {
@@ -139,4 +143,13 @@ async function measurePale(view: Buffer): Promise<number> {
   let white = 0
   for (let i = 0; i < data.length; i += info.channels) if (Math.min(data[i]!, data[i + 1]!, data[i + 2]!) >= 235) white++
   return Number((white / (data.length / info.channels)).toFixed(3))
+}
+
+async function seeLettering(view: Buffer): Promise<Suggestion[]> {
+  const { data, info } = await sharp(view)
+    .resize(640, 640, { fit: 'inside', withoutEnlargement: true })
+    .toColourspace('b-w')
+    .raw()
+    .toBuffer({ resolveWithObject: true })
+  return findLettering(data, info.width, info.height)
 }

@@ -6,6 +6,7 @@ import exifr from 'exifr'
 import sharp from 'sharp'
 import { afterAll, beforeAll, describe, expect, it, test } from 'vitest'
 import type { Picture, Workshop } from '#core/workshop'
+import { drawnSvg } from '../demo/drawn'
 import { command, fixed, startServer } from '../testing/start'
 import { explain } from '../errors'
 import { sweepPictures } from './pictures'
@@ -99,6 +100,20 @@ describe('a picture that comes in', () => {
     const { channels } = await sharp(await stored('moving')).stats()
     expect(channels[0]!.mean).toBeGreaterThan(200)
     expect(channels[2]!.mean).toBeLessThan(60)
+  })
+  it('with lettering in it: the place is said, as a perhaps, and again when it is asked for', async () => {
+    const ferry = await sharp(Buffer.from(drawnSvg('ferry', 1500, 1500)))
+      .png()
+      .toBuffer()
+    const { body } = await send('ferry-letters', ferry, 'ferry.png')
+    const [place] = body.picture.lettering
+    // TERN stands in a white field at 0.55 to 0.79 across, 0.64 to 0.73 down.
+    expect(place).toMatchObject({ sure: 'perhaps', x: expect.closeTo(0.54, 1), y: expect.closeTo(0.64, 1), w: expect.closeTo(0.25, 1) })
+    expect((await send('ferry-letters', ferry, 'ferry.png')).body.picture.lettering).toEqual(body.picture.lettering)
+    const moth = await sharp(Buffer.from(drawnSvg('moth', 900, 900)))
+      .png()
+      .toBuffer()
+    expect((await send('moth-no-letters', moth, 'moth.png')).body.picture.lettering).toEqual([])
   })
   it('transparent: it lies on white, as on paper', async () => {
     expect((await send('clear', await pixels(30, 30, 4).png().toBuffer())).status).toBe(201)

@@ -1,6 +1,6 @@
 import type pg from 'pg'
 import { uuidv7 } from 'uuidv7'
-import { withoutPicture } from '#core/pictures'
+import { withoutPicture, type Suggestion } from '#core/pictures'
 import type { Picture, Workshop } from '#core/workshop'
 import { many, maybeOne, run, type Db } from '../db/query'
 import { applyCommand } from '../desk/commands'
@@ -18,10 +18,11 @@ export interface StoredPicture {
   height: number
   detail: number | null
   pale: number | null
+  lettering: Suggestion[]
   sameAs: string | null
 }
 
-const columns = `p.id, p.name, p.width, p.height, p.detail, p.pale,
+const columns = `p.id, p.name, p.width, p.height, p.detail, p.pale, p.lettering,
   (select min(o.id) from picture o where o.workshop_id = p.workshop_id and o.hash = p.hash and o.id <> p.id) as "sameAs"`
 
 export const loadPicture = (db: Db, workshopId: string, id: string): Promise<StoredPicture | undefined> =>
@@ -46,9 +47,9 @@ export async function storePicture(
 ): Promise<void> {
   await run(
     db,
-    `insert into picture (id, workshop_id, house_id, name, width, height, detail, pale, hash, added_at)
-     values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10) on conflict (id) do nothing`,
-    [id, workshop.id, workshop.houseId, name, d.width, d.height, d.detail ?? null, d.pale, d.hash, at],
+    `insert into picture (id, workshop_id, house_id, name, width, height, detail, pale, lettering, hash, added_at)
+     values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11) on conflict (id) do nothing`,
+    [id, workshop.id, workshop.houseId, name, d.width, d.height, d.detail ?? null, d.pale, JSON.stringify(d.lettering), d.hash, at],
   )
   await run(
     db,

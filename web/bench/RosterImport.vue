@@ -18,8 +18,10 @@ const headings: { id: Heading; name: string }[] = [
   { id: 'name', name: 'first name' },
   { id: 'age', name: 'age band' },
   { id: 'years', name: 'age in years (kept as a band)' },
+  { id: 'picture', name: 'picture file' },
   { id: 'leave', name: 'leave it out' },
 ]
+const files = computed(() => preview.value?.good.filter((g) => g.picture).length ?? 0)
 const asked = computed(() => (preview.value?.questions.length ?? 0) > 0)
 
 async function look() {
@@ -101,6 +103,10 @@ function bringIn() {
           </p>
           <p v-if="preview.bad.length > 6" class="small">and {{ preview.bad.length - 6 }} more</p>
         </div>
+        <p v-if="files" class="small">
+          <b>{{ files }} {{ files === 1 ? 'line names' : 'lines name' }} a picture file.</b> Drop this roster together with the pictures, on
+          Pictures, and each finds its owner.
+        </p>
         <p v-if="!asked">
           <b>{{ preview.good.length }} good {{ preview.good.length === 1 ? 'line waits' : 'lines wait' }}:</b>
           <span class="two"

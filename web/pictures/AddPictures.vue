@@ -1,7 +1,9 @@
 <script setup lang="ts">
 import { computed, onBeforeUnmount, onMounted, ref } from 'vue'
-import { ownerName } from '#core/pictures'
+import { fileKey, ownerName, ownersNamed, type RosterOwners } from '#core/pictures'
+import type { RosterPreview } from '#core/roster'
 import type { Workshop } from '#core/workshop'
+import { api, Refused } from '../app/api'
 import { useUploads } from './uploads'
 
 /** Brings pictures in: dropped (files or a folder), pasted or chosen; each with its progress, to be stopped or tried again. */
@@ -21,14 +23,42 @@ function chosen(e: Event) {
   const field = e.target as HTMLInputElement
   const files = [...(field.files ?? [])]
   field.value = ''
-  if (files.length) void uploads.add(props.workshop, owner ? files.slice(0, 1) : files, owner)
+  if (files.length) void bring(owner ? files.slice(0, 1) : files, owner)
 }
+/** A roster among the files says whose the others are. */
+const fromRoster = ref<{ file: string; found: number; absent: string[]; unclear: string[] }>()
+const rosterProblem = ref('')
+const isRoster = (f: File) => /\.(csv|tsv|txt)$/i.test(f.name)
+async function bring(files: File[], who?: string | null) {
+  const roster = files.find(isRoster)
+  const pictures = files.filter((f) => !isRoster(f))
+  fromRoster.value = undefined
+  rosterProblem.value = ''
+  const said = roster && (await readOwners(roster))
+  if (roster && said) {
+    const here = new Set(pictures.map((f) => fileKey(f.name)))
+    const found = [...said.owners.keys()].filter((k) => here.has(k)).length
+    fromRoster.value = { file: roster.name, found, absent: said.files.filter((f) => !here.has(fileKey(f))), unclear: said.unclear }
+  }
+  if (pictures.length) await uploads.add(props.workshop, pictures, who, said?.owners)
+}
+async function readOwners(roster: File): Promise<RosterOwners | undefined> {
+  try {
+    const read = await api.lookAtRoster<RosterPreview>(await roster.text(), {})
+    if (read.good.some((g) => g.picture && g.name)) return ownersNamed(read.good, props.workshop.group.participants)
+    rosterProblem.value = `${roster.name} names no pictures. Give it the columns “name” and “picture”, the file’s name in the second.`
+  } catch (e) {
+    rosterProblem.value = `${roster.name} could not be read: ${e instanceof Refused ? `${e.problem.what} ${e.problem.remedy}` : 'the server does not answer.'} The pictures came in by their own names.`
+  }
+  return undefined
+}
+const few = (list: readonly string[]) => `${list.slice(0, 3).join(', ')}${list.length > 3 ? ` and ${list.length - 3} more` : ''}`
 async function dropped(e: DragEvent) {
   over.value = false
   const items = [...(e.dataTransfer?.items ?? [])]
   const entries = items.flatMap((i) => i.webkitGetAsEntry() ?? [])
   const files = entries.length ? (await Promise.all(entries.map(filesIn))).flat() : [...(e.dataTransfer?.files ?? [])]
-  if (files.length) await uploads.add(props.workshop, files)
+  if (files.length) await bring(files)
 }
 /** Everything in a folder, and in its folders. */
 async function filesIn(entry: FileSystemEntry): Promise<File[]> {
@@ -44,7 +74,7 @@ async function filesIn(entry: FileSystemEntry): Promise<File[]> {
 }
 function pasted(e: ClipboardEvent) {
   const files = [...(e.clipboardData?.files ?? [])]
-  if (files.length) void uploads.add(props.workshop, files)
+  if (files.length) void bring(files)
 }
 onMounted(() => {
   window.addEventListener('paste', pasted)
@@ -62,7 +92,28 @@ defineExpose({ choose })
 <template>
   <div class="drop" :class="{ over }" @dragover.prevent="over = true" @dragleave="over = false" @drop.prevent="dropped">
     <slot />
-    <input ref="input" class="sr" type="file" multiple accept="image/*" aria-label="Pictures to bring in" tabindex="-1" @change="chosen" />
+    <input
+      ref="input"
+      class="sr"
+      type="file"
+      multiple
+      accept="image/*,.csv,.tsv,.txt"
+      aria-label="Pictures to bring in"
+      tabindex="-1"
+      @change="chosen"
+    />
+    <div v-if="fromRoster || rosterProblem" class="list" role="status">
+      <p v-if="fromRoster" class="small">
+        <b
+          >{{ fromRoster.found }} {{ fromRoster.found === 1 ? 'picture' : 'pictures' }} found
+          {{ fromRoster.found === 1 ? 'its owner' : 'their owners' }}</b
+        >
+        in {{ fromRoster.file }}.
+        <span v-if="fromRoster.absent.length" class="watch">Not among the files: {{ few(fromRoster.absent) }}.</span>{{ ' ' }}
+        <span v-if="fromRoster.unclear.length" class="watch">Not one person in the group: {{ few(fromRoster.unclear) }}.</span>
+      </p>
+      <p v-else class="small watch">{{ rosterProblem }}</p>
+    </div>
     <div v-if="mine.length || doubles.length" class="list" role="status">
       <p v-if="mine.length" class="small">
         <b>{{ mine.length }} on {{ mine.length === 1 ? 'its' : 'their' }} way</b>, {{ Math.round((100 * done) / mine.length) }} %. They are

@@ -8,7 +8,7 @@ import type { Plan } from '#core/plan'
 import { previewGround, type PreviewOptions } from '#core/preview'
 import { blankMaterial } from '#core/recipe'
 import { isDate } from '#core/time'
-import { asItIs, type Picture, type PictureEdit } from '#core/workshop'
+import { asItIs, type LetteringSuggestion, type Picture, type PictureEdit } from '#core/workshop'
 import SegmentChoice from '../ui/SegmentChoice.vue'
 import SourceMark from '../ui/SourceMark.vue'
 import StepField from '../ui/StepField.vue'
@@ -27,7 +27,8 @@ const design = computed(() => w.value.designs[0]!)
 const people = computed(() => w.value.group.participants)
 const name = computed(() => (props.picture.participant ? `${ownerName(people.value, props.picture)}’s picture` : 'A house picture'))
 const edit = computed((): PictureEdit => props.picture.edit ?? asItIs)
-const findings = computed(() => judgePicture(props.picture, props.context))
+/** Lettering that nobody has confirmed has its own lines, with its answers. */
+const findings = computed(() => judgePicture(props.picture, props.context).filter((f) => f.code !== 'lettering-perhaps'))
 const dpi = computed(() => placed(props.picture, props.context.print))
 const quality = computed(() => (dpi.value.real >= 200 ? 'good' : dpi.value.real >= 150 ? 'fair' : dpi.value.real >= 100 ? 'soft' : 'poor'))
 const set = (field: string, after: unknown, label: string) => props.bench.set(`pictures/${props.picture.id}/${field}`, after, label)
@@ -58,12 +59,13 @@ const options = computed((): PreviewOptions => {
 const on = computed(
   () => `on ${onWhite.value && options.value.surface === 'white' ? 'white-painted ' : ''}${material.value?.name ?? 'its surface'}`,
 )
-const boxes = computed(() =>
-  (props.picture.marks ?? []).flatMap((m) => {
+const boxes = computed(() => {
+  const { marks = [], suggested = [] } = props.picture
+  return [...marks, ...suggested.map((s) => ({ ...s, what: 'lettering?' }))].flatMap((m) => {
     const b = onPrint(m, props.picture, props.context.print)
     return b ? [{ ...b, what: m.what }] : []
-  }),
-)
+  })
+})
 const seams = computed(() => (plan.value.tape?.seams ?? []).map((s) => ({ ...s, along: plan.value.tape!.direction === 'along length' })))
 const marking = ref<'' | 'face' | 'lettering'>('')
 function mark(box: { x: number; y: number; w: number; h: number }) {
@@ -79,6 +81,19 @@ const unmark = (id: string) =>
     props.picture.marks!.filter((m) => m.id !== id),
     'a mark was taken out',
   )
+/** What the measuring took for lettering: confirmed, it is a mark like any other; else it is gone. */
+function settle(s: LetteringSuggestion, is: boolean) {
+  const { id: picture, marks = [], suggested = [] } = props.picture
+  const { sure: _, ...box } = s
+  const rest = suggested.filter((x) => x.id !== s.id)
+  const at = (field: string) => `pictures/${picture}/${field}`
+  props.bench.act('picture-lettering', `${name.value}: ${is ? 'it is lettering' : 'no lettering there'}`, [
+    { path: at('suggested'), before: suggested, after: rest.length ? rest : null },
+    ...(is
+      ? [{ path: at('marks'), before: props.picture.marks ?? null, after: [...marks, { ...box, id: uuidv7(), what: 'lettering' }] }]
+      : []),
+  ])
+}
 const accept = (code: string) => set('accepted', [...(props.picture.accepted ?? []), code], `${name.value}: looked at, and fine`)
 const cropping = ref(false)
 function place(p: Pick<PictureEdit, 'turn' | 'crop'>) {
@@ -159,6 +174,18 @@ function give(to: string) {
           <SourceMark :mark="f.mark" /></span
         ><v-btn v-if="f.level === 'look' && f.code !== 'not-permitted'" :aria-label="`Accept: ${pictureWord(f)}`" @click="accept(f.code)"
           >It is fine</v-btn
+        >
+      </li>
+    </ul>
+    <ul v-if="picture.suggested?.length" class="findings" aria-label="Lettering, perhaps">
+      <li v-for="(s, i) in picture.suggested" :key="s.id">
+        <i class="box" aria-hidden="true" />
+        <span
+          >{{ s.sure === 'likely' ? 'Probably lettering' : 'Perhaps lettering' }} <SourceMark mark="E" />
+          <span class="small two">tilted, joined or tiny letters are not seen: look yourself</span></span
+        ><span class="answers"
+          ><v-btn :aria-label="`Place ${i + 1} is lettering`" @click="settle(s, true)">It is</v-btn
+          ><v-btn :aria-label="`Place ${i + 1} is not lettering`" @click="settle(s, false)">It is not</v-btn></span
         >
       </li>
     </ul>
@@ -301,6 +328,15 @@ input[type='range'] {
   align-items: center;
   border-bottom: 1px solid var(--rule);
   min-height: 40px;
+}
+.box {
+  width: 15px;
+  height: 11px;
+  border: 2px dashed var(--watch);
+}
+.answers {
+  display: flex;
+  gap: 6px;
 }
 .marked {
   display: inline-flex;

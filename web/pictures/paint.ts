@@ -1,3 +1,4 @@
+import { lostOutline } from './lostOutline'
 import { cropOf, turnedBox, type PictureFinding } from '#core/pictures'
 import { asItIs, type Picture } from '#core/workshop'
 
@@ -47,12 +48,26 @@ export function paintFinding(ctx: CanvasRenderingContext2D, finding: PictureFind
   }
 }
 
+/** Lost whites filled with the surface, inside a dashed ochre outline; specks are filled and not outlined. */
 function fillWhites(ctx: CanvasRenderingContext2D, surface: string): void {
   const { width, height } = ctx.canvas
   const data = ctx.getImageData(0, 0, width, height)
   const n = Number.parseInt(surface.slice(1), 16)
   const colour = [(n >> 16) & 255, (n >> 8) & 255, n & 255]
-  for (let i = 0; i < data.data.length; i += 4)
-    if (Math.min(data.data[i]!, data.data[i + 1]!, data.data[i + 2]!) >= 235) data.data.set(colour, i)
+  const lost = new Uint8Array(width * height)
+  for (let i = 0; i < lost.length; i++)
+    if (Math.min(data.data[4 * i]!, data.data[4 * i + 1]!, data.data[4 * i + 2]!) >= whiteFrom) {
+      lost[i] = 1
+      data.data.set(colour, 4 * i)
+    }
   ctx.putImageData(data, 0, 0)
+  ctx.save()
+  ctx.strokeStyle = ochre
+  ctx.lineWidth = 3
+  ctx.setLineDash([7, 5])
+  ctx.stroke(new Path2D(lostOutline(lost, width, height)))
+  ctx.restore()
 }
+/** From this value on a pixel is nearly white, as at its measuring. */
+const whiteFrom = 235
+const ochre = '#8A4B00'

@@ -115,6 +115,24 @@ describe('pictures on their way in', () => {
     await uploads.add(blocks, [file('IMG_4711.png')], blocks.group.participants[10]!.id)
     expect(uploads.of(blocks.id)[0]!.participant).toBe(blocks.group.participants[10]!.id)
   })
+  it('go to whom a roster names, before what they are called, and also where that person has one', async () => {
+    const { uploads } = await begin()
+    const [, , kit] = blocks.group.participants
+    const owners = new Map([['img 4711', kit!.id]])
+    await uploads.add(blocks, [file('IMG_4711.png'), file('emry.png')], undefined, owners)
+    const of = (name: string) => uploads.of(blocks.id).find((u) => u.name === name)!.participant
+    expect(of('IMG_4711.png')).toBe(kit!.id)
+    expect(of('emry.png')).toBe(blocks.group.participants.find((p) => p.name === 'Emry')!.id)
+  })
+  it('bring along where lettering may be, for somebody to settle', async () => {
+    const { uploads, now } = await begin()
+    await uploads.add(blocks, [file('sea.png')])
+    await made(1)
+    const place = { x: 0.1, y: 0.2, w: 0.3, h: 0.1, sure: 'perhaps' }
+    Request.made[0]!.answer(201, picture(Request.made[0]!.id, { lettering: [place] }))
+    await vi.waitFor(() => expect(uploads.list).toEqual([]))
+    expect(now().pictures!.at(-1)!.suggested).toEqual([{ id: 's1', ...place }])
+  })
   it('are sent two at a time, with what is sent so far', async () => {
     const { uploads } = await begin()
     await uploads.add(

@@ -2,7 +2,7 @@ import { openDB, type IDBPDatabase } from 'idb'
 import { defineStore } from 'pinia'
 import { ref } from 'vue'
 import { uuidv7 } from 'uuidv7'
-import { deleteDay, ownerOf } from '#core/pictures'
+import { deleteDay, fileKey, ownerOf, type RosterOwners, type Suggestion } from '#core/pictures'
 import type { Picture, Workshop } from '#core/workshop'
 import type { Problem } from '../app/api'
 import { useDesk } from '../app/desk'
@@ -28,7 +28,15 @@ interface Kept {
   file: Blob
 }
 interface Answer {
-  picture: { id: string; width: number; height: number; detail: number | null; pale: number | null; sameAs: string | null }
+  picture: {
+    id: string
+    width: number
+    height: number
+    detail: number | null
+    pale: number | null
+    lettering?: Suggestion[]
+    sameAs: string | null
+  }
 }
 
 let db: Promise<IDBPDatabase> | undefined
@@ -46,12 +54,14 @@ export const useUploads = defineStore('uploads', () => {
   const sending = new Map<string, XMLHttpRequest>()
   const of = (workshop: string) => list.value.filter((u) => u.workshop === workshop)
 
-  async function add(workshop: Workshop, files: readonly File[], owner?: string | null): Promise<void> {
+  /** `owner`: whose all of them are; else `named` says (a roster's file column), else the files' own names. */
+  async function add(workshop: Workshop, files: readonly File[], owner?: string | null, named?: RosterOwners['owners']): Promise<void> {
     const people = workshop.group.participants
     const taken = new Set((workshop.pictures ?? []).map((p) => p.participant))
     for (const file of files) {
-      const found = owner === undefined ? ownerOf(file.name, people) : owner
-      const participant = found && owner === undefined && taken.has(found) ? null : found
+      const told = owner === undefined ? named?.get(fileKey(file.name)) : owner
+      const found = told === undefined ? ownerOf(file.name, people) : told
+      const participant = found && told === undefined && taken.has(found) ? null : found
       if (participant) taken.add(participant)
       const kept: Kept = { id: uuidv7(), workshop: workshop.id, participant, name: file.name, file }
       await (await open()).put('files', kept)
@@ -129,6 +139,7 @@ export const useUploads = defineStore('uploads', () => {
         height: p.height,
         ...(p.detail !== null && { detail: Number(p.detail.toFixed(3)) }),
         ...(p.pale !== null && { pale: Number(p.pale.toFixed(3)) }),
+        ...(p.lettering?.length && { suggested: p.lettering.map((s, i) => ({ id: `s${i + 1}`, ...s })) }),
         permitted: upload.participant === null,
         deleteOn: deleteDay(workshop),
       }

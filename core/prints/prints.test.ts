@@ -167,6 +167,16 @@ describe('what stands in the waste', () => {
     const { bar } = furnish(s, a4, 6, 'imperial')
     expect(Math.max(bar!.widthMm, bar!.heightMm)).toBe(101.6)
   })
+  it('is a narrow bar of full length before a shorter one, where the waste is a strip', () => {
+    const s = lay(blocks).sheets[0]!
+    const strip = {
+      places: [{ ...s.places[0]!, xMm: 5, yMm: 14, widthMm: 200, heightMm: 278 }],
+      tree: { cut: 'across', atMm: 11, first: { offcut: true }, second: { place: 0 } } as const,
+    }
+    const { bar, list } = furnish(strip, a4, 6, 'metric')
+    expect([bar!.widthMm, bar!.heightMm, bar!.yMm]).toEqual([100, 4.2, 6 - 1])
+    expect(list!.xMm).toBeGreaterThanOrEqual(bar!.xMm + bar!.widthMm)
+  })
   it('is left out where there is none', () => {
     const s = lay(blocks).sheets[0]!
     const full = { places: [{ ...s.places[0]!, xMm: 5, yMm: 5, widthMm: 200, heightMm: 287 }], tree: { place: 0 } }

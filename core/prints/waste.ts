@@ -25,7 +25,8 @@ const lineMm = 2.4
 const awayMm = 0.4
 /** Scale bars: 4, 2, 1 in; or 100, 50, 20 mm. */
 const bars = { imperial: [101.6, 50.8, 25.4], metric: [100, 50, 20] }
-const barMm = 9
+/** A bar is so high; a narrow one where the waste is narrow. */
+const barsMm = [9, 4.2]
 
 /** Finds room in the waste of a sheet. A tab stands in the half gutter that stays on its picture: below, above, right or left,
  *  whichever the printer reaches; the bar and the list in the largest offcuts. */
@@ -52,15 +53,16 @@ export function furnish(sheet: Pick<LaidSheet, 'places' | 'tree'>, paper: Paper,
     .filter((r) => r.widthMm > lineMm && r.heightMm > lineMm)
     .sort((a, b) => b.widthMm * b.heightMm - a.widthMm * a.heightMm)
   const found: Furniture = { tabs }
-  for (const length of bars[units]) {
-    const at = free.find((r) => Math.max(r.widthMm, r.heightMm) >= length && Math.min(r.widthMm, r.heightMm) >= barMm)
-    if (!at) continue
-    const upright = at.widthMm < length
-    found.bar = upright
-      ? { xMm: at.xMm, yMm: at.yMm, widthMm: barMm, heightMm: length, upright }
-      : { xMm: at.xMm, yMm: at.yMm, widthMm: length, heightMm: barMm, upright }
-    break
-  }
+  found: for (const length of bars[units])
+    for (const high of barsMm) {
+      const at = free.find((r) => Math.max(r.widthMm, r.heightMm) >= length && Math.min(r.widthMm, r.heightMm) >= high)
+      if (!at) continue
+      const upright = at.widthMm < length
+      found.bar = upright
+        ? { xMm: at.xMm, yMm: at.yMm, widthMm: high, heightMm: length, upright }
+        : { xMm: at.xMm, yMm: at.yMm, widthMm: length, heightMm: high, upright }
+      break found
+    }
   const bar = found.bar
   const rest = free
     .map((r) => (bar && overlap(r, bar) ? beside(r, bar) : r))

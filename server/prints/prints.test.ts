@@ -115,6 +115,8 @@ describe('the sheets as PDF', () => {
   it('begin with a proof on which nothing is mirrored', async () => {
     const page = await readPage(await pdf('prints.pdf'), 1)
     expect(page.text).toMatch(/Proof/)
+    // Whatever the sheets have room for, here is something to measure.
+    expect(page.text).toMatch(/100 mm: print at 100 %/)
     expect(page.images.length).toBeGreaterThan(10)
     for (const { matrix } of page.images) expect(matrix[0]! * matrix[3]! - matrix[1]! * matrix[2]!).toBeGreaterThan(0)
   })

@@ -141,9 +141,11 @@ function drawFurniture(doc: Doc, sheet: LaidSheet, o: PrintsPdf, number: number)
   const { tabs, bar, list } = furnish(sheet, o.paper, o.gutterMm, o.units)
   sheet.places.forEach((p, i) => {
     const tab = tabs[i]
-    if (tab) inLine(doc, tab, o, (width) => write(doc, named(p.print), { x: 1.5 * mm, y: 0, width, size: 6 }))
+    // Without room for the list the first tab carries the sheet's number.
+    const label = `${!list && i === 0 ? `${number}/${o.of}  ` : ''}${named(p.print)}`
+    if (tab) inLine(doc, tab, o, (width) => write(doc, label, { x: 1.5 * mm, y: 0, width, size: 6 }))
   })
-  if (bar) inLine(doc, bar, o, (width) => scaleBar(doc, width, o))
+  if (bar) inLine(doc, bar, o, (width, height) => scaleBar(doc, width, o, height < 8 * mm))
   const who = [...new Set(sheet.places.map((p) => named(p.print)))]
   if (list)
     inLine(doc, list, o, (width, height) => {
@@ -181,18 +183,20 @@ function inLine(doc: Doc, line: Line, o: PrintsPdf, draw: (width: number, height
   doc.restore()
 }
 
-function scaleBar(doc: Doc, width: number, o: PrintsPdf): void {
+/** A ruler with its length in words under it; a narrow one has short ticks and small words. */
+function scaleBar(doc: Doc, width: number, o: PrintsPdf, narrow = false): void {
   const lengthMm = width / mm
   const step = o.units === 'metric' ? 10 : 25.4
+  const [top, base] = narrow ? [0.2, 1.4] : [2.4, 4]
   doc
     .lineWidth(0.8)
     .strokeColor(ink)
-    .moveTo(0, 4 * mm)
-    .lineTo(width, 4 * mm)
-  for (let at = 0; at <= lengthMm + 0.01; at += step) doc.moveTo(at * mm, 2.4 * mm).lineTo(at * mm, 4 * mm)
+    .moveTo(0, base * mm)
+    .lineTo(width, base * mm)
+  for (let at = 0; at <= lengthMm + 0.01; at += step) doc.moveTo(at * mm, top * mm).lineTo(at * mm, base * mm)
   doc.stroke()
   const says = o.units === 'metric' ? `${Math.round(lengthMm)} mm` : `${Math.round(lengthMm / 25.4)} in`
-  write(doc, `${says}: print at 100 %`, { x: 0, y: 4.6 * mm, width, size: 7, style: 'bold' })
+  write(doc, `${says}: print at 100 %`, { x: 0, y: (base + (narrow ? 0.3 : 0.6)) * mm, width, size: narrow ? 5.5 : 7, style: 'bold' })
 }
 
 /** Every print once, as it will be seen when it is done, with its name and sheet. */
@@ -202,7 +206,8 @@ async function proofPages(doc: Doc, sheets: readonly LaidSheet[], o: PrintsPdf, 
   const edge = Math.max(10, o.paper.marginMm)
   const cell = (o.paper.widthMm - 2 * edge) / columns
   const high = Math.min(cell, cell * (o.size.heightMm / o.size.widthMm)) + 9
-  const rows = Math.max(1, Math.floor((o.paper.heightMm - 2 * edge - 16) / high))
+  const rows = Math.max(1, Math.floor((o.paper.heightMm - 2 * edge - 16 - 10) / high))
+  const barMm = o.units === 'metric' ? 100 : 101.6
   for (let from = 0; from < Math.max(1, all.length); from += rows * columns) {
     newPage(doc, o)
     write(doc, 'Proof', { x: edge * mm, y: edge * mm, width: 200, size: 18, style: 'head' })
@@ -212,6 +217,9 @@ async function proofPages(doc: Doc, sheets: readonly LaidSheet[], o: PrintsPdf, 
       width: (o.paper.widthMm - 2 * edge - 26) * mm,
       size: 9,
     })
+    // The proof has a bar to measure whatever the sheets have room for.
+    const foot: Line = { xMm: edge, yMm: edge, widthMm: barMm, heightMm: 9, upright: false }
+    inLine(doc, foot, o, (width) => scaleBar(doc, width, o))
     for (const [i, { print, sheet }] of all.slice(from, from + rows * columns).entries()) {
       const x = edge + (i % columns) * cell
       const y = edge + 16 + Math.floor(i / columns) * high

@@ -20,7 +20,10 @@ export const findingLines: Record<string, Line<Said>> = {
   'no-people': () => said('Nobody is in the group yet', 'Say how many come; everything else follows.'),
   'recipe-missing': (v) => said(`Recipe ${v['recipe']} ${v['version']} is not here`, `Planned with ${v['instead']} instead.`),
   'larger-than-paper': (v, say) =>
-    said('The picture is larger than the paper', `The printer reaches ${say.length(v['widthMm']!)} × ${say.length(v['heightMm']!)}.`),
+    said(
+      'The picture is larger than the paper',
+      `It is ${say.length(v['pictureWidthMm']!)} × ${say.length(v['pictureHeightMm']!)}; of ${v['paper']} the printer reaches ${say.length(v['widthMm']!)} × ${say.length(v['heightMm']!)}.`,
+    ),
   'method-not-for-piece': (v) =>
     said(`${v['method']} does not suit ${v['piece']} of ${v['material']}`, 'The film or the ink would not hold.'),
   'reads-backwards': (v) =>

@@ -54,11 +54,23 @@ const piece: Find = (s, plan) => {
   if (plan.print.grid.perSheet === 0) {
     const room = { width: s.paper.widthMm - 2 * s.paper.marginMm, height: s.paper.heightMm - 2 * s.paper.marginMm }
     found.push(
-      finding('larger-than-paper', 'stop', 'piece', { paper: s.paper.name, widthMm: room.width, heightMm: room.height }, [
-        fitPaper(s, room),
-        ...largerPaper(s),
-        remedy('tile-it', [{ path: 'choices/tile', before: s.workshop.choices.tile ?? null, after: true }]),
-      ]),
+      finding(
+        'larger-than-paper',
+        'stop',
+        'piece',
+        {
+          paper: s.paper.name,
+          pictureWidthMm: s.picture.widthMm,
+          pictureHeightMm: s.picture.heightMm,
+          widthMm: room.width,
+          heightMm: room.height,
+        },
+        [
+          fitPaper(s, room),
+          ...largerPaper(s),
+          remedy('tile-it', [{ path: 'choices/tile', before: s.workshop.choices.tile ?? null, after: true }]),
+        ],
+      ),
     )
   }
   if (!takesMaterial(s.recipe, s.design.material)) found.push(notForThis(s))

@@ -13,6 +13,8 @@ import {
 } from '#core/sheets'
 import type { PrintLock } from '#core/workshop'
 import type { Print } from './list'
+import { onMarks } from './marks'
+import { showLength, type LengthUnit, type Size } from '#core/units'
 import type { Paper } from '#core/house'
 
 /** A print on a sheet: its lower left corner, and its size as it lies (turned prints stand on their side). */
@@ -48,13 +50,15 @@ export interface LayoutAsk {
   paper: Paper
   gutterMm: number
   locks: readonly PrintLock[]
+  /** What the trimmer's ruler is marked in. */
+  unit: LengthUnit
 }
 
 const sizeKey = (p: Pick<Print, 'widthMm' | 'heightMm'>) => `${p.widthMm} x ${p.heightMm}`
 
 /** A ganging of prints under way. Prints of one size can stand for each other on a sheet, so sizes are ganged and prints dealt
  *  out to the places in their own order: a table's prints lie together. */
-export function beginLayout({ prints, paper, gutterMm, locks }: LayoutAsk): { ganging: Ganging; layout: () => Layout } | Refusal {
+export function beginLayout({ prints, paper, gutterMm, locks, unit }: LayoutAsk): { ganging: Ganging; layout: () => Layout } | Refusal {
   const bySize = new Map<string, Print[]>()
   for (const p of prints) bySize.set(sizeKey(p), [...(bySize.get(sizeKey(p)) ?? []), p])
   const input: SheetsInput = readInput(sheetsInput, {
@@ -69,11 +73,15 @@ export function beginLayout({ prints, paper, gutterMm, locks }: LayoutAsk): { ga
     })),
   })
   const large = tooLarge(input)
+  const sized = (s: Size) => `${showLength(s.widthMm, unit)} × ${showLength(s.heightMm, unit)}`
   if (large.length)
     return {
       refused: {
-        what: `${large.map((id) => `${id.replace('x', '×')} mm`).join(', ')} is larger than this paper prints`,
-        why: `printable are ${round(paper.widthMm - 2 * paper.marginMm)} × ${round(paper.heightMm - 2 * paper.marginMm)} mm`,
+        what: `${large
+          .map((id) => bySize.get(id)![0]!)
+          .map(sized)
+          .join(', ')} is larger than this paper prints`,
+        why: `printable are ${sized({ widthMm: paper.widthMm - 2 * paper.marginMm, heightMm: paper.heightMm - 2 * paper.marginMm })}`,
         remedies: ['make the piece smaller', 'tile it across sheets with an overlap', 'take larger paper'],
       },
     }
@@ -86,7 +94,7 @@ export function beginLayout({ prints, paper, gutterMm, locks }: LayoutAsk): { ga
   })
   const ganging = Ganging.begin(input, { locks: held })
   if (isRefusal(ganging)) return named(ganging, held, bySize)
-  return { ganging, layout: () => layoutOf(ganging.answer(), bySize, prints, paper, gutterMm) }
+  return { ganging, layout: () => layoutOf(ganging.answer(), bySize, { prints, paper, gutterMm, unit }) }
 }
 
 /** A whole layout by so many steps: the same everywhere for the same prints and steps. */
@@ -97,22 +105,21 @@ export function layPrints(ask: LayoutAsk, steps = usualSteps): Layout | Refusal 
   return begun.layout()
 }
 
-const round = (mm: number) => Number(mm.toFixed(1))
-
 /** The refusal speaks of sizes; people know prints by their labels. */
 function named(r: Refusal, held: readonly Lock[], bySize: ReadonlyMap<string, Print[]>): Refusal {
   const labels = held.map((l) => bySize.get(l.id)![l.copy]!.label)
   return { refused: { ...r.refused, what: `${labels.join(', ')} cannot stay there` } }
 }
 
-function layoutOf(g: Ganged, bySize: ReadonlyMap<string, Print[]>, prints: readonly Print[], paper: Paper, gutterMm: number): Layout {
+function layoutOf(g: Ganged, bySize: ReadonlyMap<string, Print[]>, { prints, paper, gutterMm, unit }: Omit<LayoutAsk, 'locks'>): Layout {
   const sheets = g.sheets.map((s): LaidSheet => {
     const places = s.places.map((p): LaidPrint => {
       const print = bySize.get(p.id)![p.copy]!
       const [widthMm, heightMm] = p.turned ? [print.heightMm, print.widthMm] : [print.widthMm, print.heightMm]
       return { print, xMm: p.xMm, yMm: p.yMm, widthMm, heightMm, turned: p.turned, locked: p.locked ?? false }
     })
-    return { places, cuts: cutList(s.cuts, paper), tree: s.cuts, waits: places.some((p) => !p.print.picture) }
+    const tree = onMarks(s.cuts, places, paper, unit)
+    return { places, cuts: cutList(tree, paper), tree, waits: places.some((p) => !p.print.picture) }
   })
   const area = prints.reduce((sum, p) => sum + (p.widthMm + gutterMm) * (p.heightMm + gutterMm), 0)
   const sheet = (paper.widthMm - 2 * paper.marginMm + gutterMm) * (paper.heightMm - 2 * paper.marginMm + gutterMm)

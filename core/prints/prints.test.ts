@@ -2,6 +2,8 @@ import { describe, expect, it, test } from 'vitest'
 import { demoHouses, demoWorkshops } from '#core/demo'
 import { paperOf } from '#core/house'
 import { gutterMm, planWorkshop } from '#core/plan'
+import { onMarks } from './marks'
+import type { CutTree } from '#core/sheets'
 import {
   beginLayout,
   furnish,
@@ -11,6 +13,7 @@ import {
   printsOf,
   shareCopies,
   stillToPrint,
+  type LaidPrint,
   type Layout,
   type PrintedJob,
 } from '#core/prints'
@@ -28,7 +31,7 @@ const a4 = paperOf('a4', club)
 const planOf = (w: Workshop) => planWorkshop({ workshop: w, house: club, now })
 const listOf = (w: Workshop) => printsOf(planOf(w), w, room)
 const lay = (w: Workshop, steps = 100, locks: Workshop['locks'] = []): Layout => {
-  const laid = layPrints({ prints: listOf(w), paper: a4, gutterMm: gutterMm.value, locks }, steps)
+  const laid = layPrints({ prints: listOf(w), paper: a4, gutterMm: gutterMm.value, locks, unit: 'mm' }, steps)
   if (isRefusal(laid)) throw new Error(laid.refused.what)
   return laid
 }
@@ -124,19 +127,81 @@ describe('the layout', () => {
     const id = 'lighthouse-blocks-p3'
     const laid = lay(blocks, 60, [{ id, sheet: 0, xMm: 40, yMm: 5, turned: false }])
     expect(laid.sheets[0]!.places.find((p) => p.print.id === id)).toMatchObject({ xMm: 40, yMm: 5, locked: true })
-    const off = beginLayout({ prints: listOf(blocks), paper: a4, gutterMm: 6, locks: [{ id, sheet: 0, xMm: 190, yMm: 5, turned: false }] })
+    const off = beginLayout({ prints: listOf(blocks), paper: a4, gutterMm: 6, locks: [{ id, sheet: 0, xMm: 190, yMm: 5, turned: false }], unit: 'mm' })
     expect(isRefusal(off) && off.refused.what).toMatch(/^Kit cannot stay there/)
     expect(lay(blocks, 10, [{ id: 'somebody-gone', sheet: 0, xMm: 1, yMm: 1, turned: false }]).sheets).toHaveLength(26)
   })
   it('refuses what no sheet holds, with ways out', () => {
     const large = listOf(blocks).map((p) => ({ ...p, widthMm: 400, heightMm: 300 }))
-    const laid = layPrints({ prints: large, paper: a4, gutterMm: 6, locks: [] })
+    const laid = layPrints({ prints: large, paper: a4, gutterMm: 6, locks: [], unit: 'mm' })
     expect(isRefusal(laid) && laid.refused).toMatchObject({
-      what: expect.stringContaining('400 × 300 mm'),
+      what: expect.stringContaining('400 mm × 300 mm'),
       remedies: expect.arrayContaining([expect.stringContaining('tile')]),
     })
   })
 })
+
+describe('cuts on the marks of a ruler', () => {
+  const moths = all.find((w) => w.id === 'moths-of-the-marsh')!
+  const letter = paperOf('letter', demoHouses[0]!)
+  const sheetsIn = (unit: 'in' | 'mm') => {
+    const plan = planWorkshop({ workshop: moths, house: demoHouses[0]!, now })
+    const laid = layPrints({ prints: printsOf(plan, moths, room), paper: letter, gutterMm: 6, locks: [], unit }, 50)
+    if (isRefusal(laid)) throw new Error(laid.refused.what)
+    return laid.sheets
+  }
+  test.each([
+    ['in', 25.4 / 16],
+    ['mm', 1],
+  ] as const)('%s: each stop is one, no cut touches a picture, and each picture stays whole in its part', (unit, mark) => {
+    for (const s of sheetsIn(unit)) {
+      for (const c of s.cuts) {
+        expect(Math.abs(c.stopMm / mark - Math.round(c.stopMm / mark))).toBeLessThan(1e-4)
+        for (const p of s.places) {
+          const [low, high] = c.cut === 'down' ? [p.xMm, p.xMm + p.widthMm] : [p.yMm, p.yMm + p.heightMm]
+          const [from, to] = c.cut === 'down' ? [p.yMm, p.yMm + p.heightMm] : [p.xMm, p.xMm + p.widthMm]
+          expect(c.atMm > low - 0.49 && c.atMm < high + 0.49 && c.fromMm < to && c.toMm > from).toBe(false)
+        }
+      }
+      expect(checkCuts(s.tree, s.places, letter)).toEqual([])
+    }
+  })
+  it('a cut that its mark would bring to a picture stays where it is', () => {
+    const place = { xMm: 10, yMm: 10, widthMm: 20.2, heightMm: 20 }
+    const tree = { cut: 'down', atMm: 30.4, first: { place: 0 }, second: { offcut: true } } as const
+    expect(onMarks(tree, [place], { widthMm: 100, heightMm: 100 }, 'mm')).toMatchObject({ atMm: 30.4 })
+    expect(onMarks(tree, [{ ...place, widthMm: 18 }], { widthMm: 100, heightMm: 100 }, 'mm')).toMatchObject({ atMm: 30 })
+  })
+  it('a refusal speaks in what the house measures in', () => {
+    const plan = planWorkshop({ workshop: moths, house: demoHouses[0]!, now })
+    const large = printsOf(plan, moths, room).map((p) => ({ ...p, widthMm: 355.6, heightMm: 254 }))
+    const said = layPrints({ prints: large, paper: letter, gutterMm: 6, locks: [], unit: 'in' })
+    expect(isRefusal(said) && [said.refused.what, said.refused.why]).toEqual([
+      '14 in × 10 in is larger than this paper prints',
+      'printable are 8 in × 10 ½ in',
+    ])
+  })
+})
+
+/** Follows the cuts: what they leave of the sheet for each picture must hold it, alone. */
+function checkCuts(tree: CutTree, places: readonly LaidPrint[], paper: { widthMm: number; heightMm: number }): string[] {
+  const seen = new Set<number>()
+  const walk = (t: CutTree, x: number, y: number, endX: number, endY: number): string[] => {
+    if ('offcut' in t) return []
+    if ('place' in t) {
+      seen.add(t.place)
+      const p = places[t.place]!
+      return p.xMm >= x - 1e-6 && p.yMm >= y - 1e-6 && p.xMm + p.widthMm <= endX + 1e-6 && p.yMm + p.heightMm <= endY + 1e-6
+        ? []
+        : [`${p.print.id} is cut`]
+    }
+    return t.cut === 'down'
+      ? [...walk(t.first, x, y, t.atMm, endY), ...walk(t.second, t.atMm, y, endX, endY)]
+      : [...walk(t.first, x, y, endX, t.atMm), ...walk(t.second, x, t.atMm, endX, endY)]
+  }
+  const wrong = walk(tree, 0, 0, paper.widthMm, paper.heightMm)
+  return seen.size === places.length ? wrong : [...wrong, 'a picture has no part']
+}
 
 describe('what stands in the waste', () => {
   const boxes = (w: Workshop) =>

@@ -68,4 +68,18 @@ export function showLength(mm: number, unit: LengthUnit): string {
   return `${[Math.floor(n / 8) || '', eighths[n % 8]].filter(Boolean).join(' ') || 0} in`
 }
 
+/** What the finest marks of a ruler are apart: a sixteenth of an inch, or a millimetre. */
+export const rulerMm = (unit: LengthUnit): number => (unit === 'in' ? mmPerInch / 16 : 1)
+
+/** A length as it is read off a ruler, without its unit, to the nearest mark: "10 ⅝", "7 3/16"; whole millimetres; centimetres to
+ *  a tenth. */
+export function showOnRuler(mm: number, unit: LengthUnit): string {
+  const marks = Math.round(mm / rulerMm(unit))
+  if (unit === 'mm') return String(marks)
+  if (unit === 'cm') return trim(marks / 10, 1)
+  const [whole, part] = [Math.floor(marks / 16), marks % 16]
+  const fraction = part === 0 ? '' : part % 2 === 0 ? eighths[part / 2]! : `${part}/16`
+  return [whole || '', fraction].filter(Boolean).join(' ') || '0'
+}
+
 const trim = (n: number, places: number) => String(Number(n.toFixed(places)))

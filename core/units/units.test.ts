@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import * as v from 'valibot'
 import { describe, expect, it, test } from 'vitest'
-import { Decimal, decimal, fromMicro, micro, minutes, readLength, showLength, showMoney, showVolume, whole } from '#core/units'
+import { Decimal, decimal, fromMicro, micro, minutes, readLength, showLength, showOnRuler, showMoney, showVolume, whole } from '#core/units'
 
 describe('lengths', () => {
   test.each([
@@ -137,3 +137,13 @@ describe('decimals at the edge', () => {
     )
   })
 })
+
+test.each([
+  [268.4, 'in', '10 9/16'],
+  [25.4 * 7.375, 'in', '7 ⅜'],
+  [25.4 * 5, 'in', '5'],
+  [25.4 / 16, 'in', '1/16'],
+  [0, 'in', '0'],
+  [132.6, 'mm', '133'],
+  [132.6, 'cm', '13.3'],
+] as const)('%d mm are %s %s on a ruler', (mm, unit, read) => expect(showOnRuler(mm, unit)).toBe(read))

@@ -191,7 +191,7 @@ describe('the printer, simulated', () => {
     const plan = planWorkshop({ workshop, house, now: '2026-05-15T21:00:00+02:00[Europe/Madrid]' })
     const { paper } = plan.print
     const all = printsOf(plan, workshop, { widthMm: paper.widthMm - 2 * paper.marginMm, heightMm: paper.heightMm - 2 * paper.marginMm })
-    const laid = layPrints({ prints: stillToPrint(all, (await jobs()).jobs), paper, gutterMm: gutterMm.value, locks: [] }, 200)
+    const laid = layPrints({ prints: stillToPrint(all, (await jobs()).jobs), paper, gutterMm: gutterMm.value, locks: [], unit: 'mm' }, 200)
     if ('refused' in laid) throw new Error('refused')
     return laid.sheets.filter((s) => !s.waits).map((s) => s.places.map((p) => p.print.id))
   }

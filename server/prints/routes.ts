@@ -2,7 +2,7 @@ import { Router } from 'express'
 import type pg from 'pg'
 import { uuidv7 } from 'uuidv7'
 import * as v from 'valibot'
-import { printersOf, type House } from '#core/house'
+import { printersOf, sizeUnit, type House } from '#core/house'
 import { gutterMm, planWorkshop, type Plan } from '#core/plan'
 import { layPrints, printsOf, stillToPrint, type LaidSheet, type Layout, type Print } from '#core/prints'
 import { lettings, runJob, smearOf } from '#core/printer'
@@ -73,8 +73,11 @@ export function printRoutes(pool: pg.Pool, clock: Clock): Router {
     return { workshop, house, plan, prints: stillToPrint(all, jobs), jobs }
   }
 
-  const layoutOf = ({ workshop, plan, prints }: Found, steps: number): Layout => {
-    const laid = layPrints({ prints, paper: plan.print.paper, gutterMm: gutterMm.value, locks: workshop.locks ?? [] }, steps)
+  const layoutOf = ({ workshop, house, plan, prints }: Found, steps: number): Layout => {
+    const laid = layPrints(
+      { prints, paper: plan.print.paper, gutterMm: gutterMm.value, locks: workshop.locks ?? [], unit: sizeUnit(house) },
+      steps,
+    )
     if (isRefusal(laid)) throw new BadInput(laid.refused.what, 'prints', `${laid.refused.why}: ${laid.refused.remedies.join(', or ')}.`)
     return laid
   }

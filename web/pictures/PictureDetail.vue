@@ -161,7 +161,7 @@ function give(to: string) {
       >
       <p class="small two">Colours and haze are a preview <SourceMark mark="E" />: your screen, wood and hand decide.</p>
     </div>
-    <ul v-if="findings.length" class="findings">
+    <ul v-if="findings.length || picture.suggested?.length" class="findings">
       <li v-for="f in findings" :key="f.code">
         <VerdictShape :state="f.level === 'stop' ? 'stop' : f.level === 'look' ? 'look' : 'settled'" :size="17" /><span
           >{{
@@ -169,20 +169,18 @@ function give(to: string) {
               ? 'mirrored: lettering will read right'
               : f.code === 'kept-on'
                 ? 'no day on which it is erased'
-                : say.finding({ code: `picture-${f.code}`, values: { ...f.values, names: name, count: 1 } }).title
+                : say.finding({ code: `picture-${f.code}`, values: { ...f.values, names: ownerName(people, picture), count: 1 } }).title
           }}
           <SourceMark :mark="f.mark" /></span
         ><v-btn v-if="f.level === 'look' && f.code !== 'not-permitted'" :aria-label="`Accept: ${pictureWord(f)}`" @click="accept(f.code)"
           >It is fine</v-btn
         >
       </li>
-    </ul>
-    <ul v-if="picture.suggested?.length" class="findings" aria-label="Lettering, perhaps">
       <li v-for="(s, i) in picture.suggested" :key="s.id">
         <i class="box" aria-hidden="true" />
         <span
-          >{{ s.sure === 'likely' ? 'Probably lettering' : 'Perhaps lettering' }} <SourceMark mark="E" />
-          <span class="small two">tilted, joined or tiny letters are not seen: look yourself</span></span
+          >{{ s.sure === 'likely' ? 'Probably lettering' : 'Perhaps lettering' }} <SourceMark mark="E" />{{ ' '
+          }}<span class="small two">tilted, joined or tiny letters are not seen: look yourself</span></span
         ><span class="answers"
           ><v-btn :aria-label="`Place ${i + 1} is lettering`" @click="settle(s, true)">It is</v-btn
           ><v-btn :aria-label="`Place ${i + 1} is not lettering`" @click="settle(s, false)">It is not</v-btn></span

@@ -4,13 +4,14 @@ import { useRoute } from 'vue-router'
 import { printersOf, sizeUnit } from '#core/house'
 import { gutterMm, type Remedy } from '#core/plan'
 import { printsOf, stillToPrint, type LayoutAsk } from '#core/prints'
-import { singleLetters } from '../app/keys'
+import { usePageKeys } from '../app/usePageKeys'
 import LostPage from '../app/LostPage.vue'
 import { useBench } from '../bench/useBench'
 import FindingCard from '../ui/FindingCard.vue'
 import PrinterPanel from './PrinterPanel.vue'
 import SheetBoard from './SheetBoard.vue'
 import SheetsList from './SheetsList.vue'
+import TooLarge from './TooLarge.vue'
 import { useLayout } from './useLayout'
 import { useLocks } from './useLocks'
 import { usePrinter } from './usePrinter'
@@ -31,8 +32,14 @@ const prints = computed(() => {
   return stillToPrint(all, printing.jobs.value)
 })
 const ask = computed((): LayoutAsk | undefined =>
-  plan.value && workshop.value && printing.ready.value
-    ? { prints: prints.value, paper: plan.value.print.paper, gutterMm: gutterMm.value, locks: workshop.value.locks ?? [] }
+  plan.value && workshop.value && house.value && printing.ready.value
+    ? {
+        prints: prints.value,
+        paper: plan.value.print.paper,
+        gutterMm: gutterMm.value,
+        locks: workshop.value.locks ?? [],
+        unit: sizeUnit(house.value),
+      }
     : undefined,
 )
 const { layout, refused, problem, share, stop } = useLayout(ask)
@@ -70,31 +77,24 @@ const standIn = computed(() => plan.value?.findings.find((f) => f.code === 'pict
 const larger = computed(() => plan.value?.findings.find((f) => f.code === 'larger-than-paper'))
 
 /** Keys: PgUp and PgDn the sheet, arrows the picture, O turns, X locks, P prints what the button would. */
-function onKey(e: KeyboardEvent) {
-  const at = e.target as HTMLElement
-  if (e.metaKey || e.ctrlKey || e.altKey || /^(INPUT|SELECT|TEXTAREA)$/.test(at.tagName) || at.closest('[role=dialog]')) return
+function step(by: number) {
   const all = locks.sheet.value?.places ?? []
   const now = all.findIndex((p) => p.print.id === locks.place.value?.print.id)
-  const step = (by: number) => (chosen.value = all[Math.min(all.length - 1, Math.max(0, now + by))]?.print.id ?? '')
-  if (e.key === 'PageDown') goTo(number.value + 1)
-  else if (e.key === 'PageUp') goTo(number.value - 1)
-  else if (e.key === 'ArrowRight' || e.key === 'ArrowDown') step(1)
-  else if (e.key === 'ArrowLeft' || e.key === 'ArrowUp') step(-1)
-  else if (!singleLetters()) return
-  else if (e.key === 'o') locks.turn()
-  else if (e.key === 'x') locks.toggle()
-  else return
-  e.preventDefault()
+  chosen.value = all[Math.min(all.length - 1, Math.max(0, now + by))]?.print.id ?? ''
 }
+usePageKeys({
+  PageDown: () => goTo(number.value + 1),
+  PageUp: () => goTo(number.value - 1),
+  ArrowRight: () => step(1),
+  ArrowDown: () => step(1),
+  ArrowLeft: () => step(-1),
+  ArrowUp: () => step(-1),
+  o: locks.turn,
+  x: locks.toggle,
+})
 const printKey = () => void (ready.value.length > 0 && !printing.busy.value && share.value >= 1 && press())
-onMounted(() => {
-  window.addEventListener('keydown', onKey)
-  window.addEventListener('imprenta:print', printKey)
-})
-onBeforeUnmount(() => {
-  window.removeEventListener('keydown', onKey)
-  window.removeEventListener('imprenta:print', printKey)
-})
+onMounted(() => window.addEventListener('imprenta:print', printKey))
+onBeforeUnmount(() => window.removeEventListener('imprenta:print', printKey))
 </script>
 <template>
   <LostPage v-if="!workshop || !house || !plan || !say" />
@@ -116,9 +116,11 @@ onBeforeUnmount(() => {
         @paper="bench.set('choices/paper', $event, 'the paper changed')"
       />
       <div v-else-if="refused" role="alert">
-        <h3 class="stop">{{ refused.what }}</h3>
-        <p class="small">{{ refused.why }}. You could {{ refused.remedies.join(', or ') }}.</p>
         <FindingCard v-if="larger" :finding="larger" :say="say" :effect="bench.effect" @take="take" />
+        <template v-else>
+          <h3 class="stop">{{ refused.what }}</h3>
+          <p class="small">{{ refused.why }}. You could {{ refused.remedies.join(', or ') }}.</p>
+        </template>
         <v-btn v-if="locks.held.value.length" @click="locks.unlockAll">Unlock all</v-btn>
       </div>
       <div v-else class="ghost" aria-hidden="true"><i v-for="i in 4" :key="i" /></div>
@@ -139,6 +141,7 @@ onBeforeUnmount(() => {
         :locks="locks"
         @choose="chosen = $event"
       />
+      <TooLarge v-else-if="refused && larger" :paper="plan.print.paper" :size="plan.print" :unit="sizeUnit(house)" />
       <div v-else class="outline">The sheet will lie here.</div>
     </section>
     <PrinterPanel

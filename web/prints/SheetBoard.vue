@@ -4,7 +4,7 @@ import { useDisplay } from 'vuetify'
 import type { Paper } from '#core/house'
 import type { Outline } from '#core/recipe'
 import type { LaidPrint, LaidSheet } from '#core/prints'
-import { showLength, type LengthUnit } from '#core/units'
+import { showOnRuler, type LengthUnit } from '#core/units'
 import CutLines from './CutLines.vue'
 import SheetView from './SheetView.vue'
 import type { Locks } from './useLocks'
@@ -27,7 +27,7 @@ const { said, place, held, sameSize } = props.locks
 const { width } = useDisplay()
 /** A sheet fits its board; on a phone it fits the phone, cut numbers included. */
 const scale = computed(() => Math.min((width.value <= 760 ? width.value - 96 : 430) / props.paper.widthMm, 520 / props.paper.heightMm))
-const stopAt = (mm: number) => showLength(mm, props.unit).replace(/ (in|mm)$/, '')
+const stopAt = (mm: number) => showOnRuler(mm, props.unit)
 
 /** Dragging: what is lifted moves with the hand; where it is dropped it is locked. */
 const drag = ref<{ id: string; dx: number; dy: number; x: number; y: number }>()

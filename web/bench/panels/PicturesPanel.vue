@@ -1,10 +1,11 @@
 <script setup lang="ts">
-import { computed, onBeforeUnmount, onMounted, ref, watch } from 'vue'
+import { computed, ref, watch } from 'vue'
 import { judgePicture, ownerName, pictureOf } from '#core/pictures'
 import { pictureContextOf } from '#core/plan'
 import { blankMaterial } from '#core/recipe'
 import { api } from '../../app/api'
-import { singleLetters } from '../../app/keys'
+import type { Picture } from '#core/workshop'
+import { usePageKeys } from '../../app/usePageKeys'
 import AddPictures from '../../pictures/AddPictures.vue'
 import ContactSheet from '../../pictures/ContactSheet.vue'
 import PictureDetail from '../../pictures/PictureDetail.vue'
@@ -70,22 +71,17 @@ async function erase() {
     problem.value = e instanceof Error ? e.message : String(e)
   }
 }
-/** Keys of the sheet: N next finding, A accepts, W white or bare, Delete asks. */
-function onKey(e: KeyboardEvent) {
-  const at = e.target as HTMLElement
-  if (e.metaKey || e.ctrlKey || e.altKey || /^(INPUT|SELECT|TEXTAREA)$/.test(at.tagName) || at.closest('[role=dialog]')) return
-  if (!chosen.value || !singleLetters()) return
-  if (e.key === 'n') next()
-  else if (e.key === 'w') white.value = !(white.value ?? false)
-  else if (e.key === 'Delete') erasing.value = true
-  else if (e.key === 'a') {
-    const f = judgePicture(chosen.value, context.value).find((x) => x.level === 'look' && x.code !== 'not-permitted')
-    if (f) props.bench.set(`pictures/${chosen.value.id}/accepted`, [...(chosen.value.accepted ?? []), f.code], 'looked at, and fine')
-  } else return
-  e.preventDefault()
-}
-onMounted(() => window.addEventListener('keydown', onKey))
-onBeforeUnmount(() => window.removeEventListener('keydown', onKey))
+/** Keys of the sheet: N next finding, A accepts, W white or bare, Delete asks. Without a picture they do nothing. */
+const onChosen = (deed: (p: Picture) => void) => () => (chosen.value ? deed(chosen.value) : false)
+usePageKeys({
+  n: onChosen(next),
+  w: onChosen(() => (white.value = !(white.value ?? false))),
+  Delete: onChosen(() => (erasing.value = true)),
+  a: onChosen((p) => {
+    const f = judgePicture(p, context.value).find((x) => x.level === 'look' && x.code !== 'not-permitted')
+    if (f) props.bench.set(`pictures/${p.id}/accepted`, [...(p.accepted ?? []), f.code], 'looked at, and fine')
+  }),
+})
 const erased = computed(() => (w.value.picturesErased ?? []).reduce((sum, x) => sum + x.count, 0))
 const choose = (v: string) =>
   props.bench.set(`designs/${d.value.id}/pictures`, v, `pictures became ${v === 'own' ? 'everybody’s own' : 'the house’s'}`)

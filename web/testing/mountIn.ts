@@ -1,0 +1,23 @@
+import { mount, type VueWrapper } from '@vue/test-utils'
+import type { Component } from 'vue'
+import { createVuetify } from 'vuetify'
+import * as components from 'vuetify/components'
+
+/** Mounts a component in a page with the application's controls, as a browser without a screen: what is drawn on canvas stays blank,
+ *  pictures never come near. */
+export function mountIn(component: Component, props: Record<string, unknown>, slots: Record<string, string> = {}): VueWrapper {
+  for (const [name, blank] of Object.entries(blanks)) if (!(name in globalThis)) Object.assign(globalThis, { [name]: blank })
+  return mount(component, { props, slots, attachTo: document.body, global: { plugins: [createVuetify({ components })] } })
+}
+
+class Watcher {
+  observe(): void {}
+  unobserve(): void {}
+  disconnect(): void {}
+}
+/** What jsdom does not have. */
+const blanks = {
+  ResizeObserver: Watcher,
+  IntersectionObserver: Watcher,
+  visualViewport: new EventTarget(),
+}

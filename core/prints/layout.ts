@@ -2,6 +2,7 @@ import { isRefusal, readInput, type Refusal } from '#core/reasons'
 import {
   cutList,
   Ganging,
+  mostPrints,
   sheetsInput,
   tooLarge,
   usualSteps,
@@ -59,6 +60,14 @@ const sizeKey = (p: Pick<Print, 'widthMm' | 'heightMm'>) => `${p.widthMm} x ${p.
 /** A ganging of prints under way. Prints of one size can stand for each other on a sheet, so sizes are ganged and prints dealt
  *  out to the places in their own order: a table's prints lie together. */
 export function beginLayout({ prints, paper, gutterMm, locks, unit }: LayoutAsk): { ganging: Ganging; layout: () => Layout } | Refusal {
+  if (prints.length > mostPrints)
+    return {
+      refused: {
+        what: `${prints.length} prints are too many at once`,
+        why: `${mostPrints} are laid out together`,
+        remedies: ['print fewer copies of each picture', 'make the piece small enough to need no tiles', 'plan two workshops'],
+      },
+    }
   const bySize = new Map<string, Print[]>()
   for (const p of prints) bySize.set(sizeKey(p), [...(bySize.get(sizeKey(p)) ?? []), p])
   const input: SheetsInput = readInput(sheetsInput, {

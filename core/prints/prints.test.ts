@@ -123,11 +123,26 @@ describe('the layout', () => {
     expect(laid.sheets.filter((s) => s.waits).every((s) => s.places.some((p) => !p.print.picture))).toBe(true)
     expect(laid.sheets.some((s) => s.waits)).toBe(true)
   })
+  it('gangs 400 people’s pictures with their copies, and refuses more than it can, kindly', () => {
+    const one = listOf(blocks).find((p) => p.picture)!
+    const many = (n: number) => Array.from({ length: n }, (_, i) => ({ ...one, id: `p${i}` }))
+    const ask = { paper: a4, gutterMm: 6, locks: [], unit: 'mm' as const }
+    const laid = layPrints({ prints: many(2004), ...ask }, 10)
+    expect(isRefusal(laid) ? laid : [laid.sheets.length, laid.lowerBound]).toEqual([1002, 1002])
+    const off = layPrints({ prints: many(4001), ...ask }, 10)
+    expect(isRefusal(off) && off.refused).toMatchObject({ what: '4001 prints are too many at once', remedies: expect.any(Array) })
+  })
   it('keeps what is locked by hand, says who it is when it cannot stay', () => {
     const id = 'lighthouse-blocks-p3'
     const laid = lay(blocks, 60, [{ id, sheet: 0, xMm: 40, yMm: 5, turned: false }])
     expect(laid.sheets[0]!.places.find((p) => p.print.id === id)).toMatchObject({ xMm: 40, yMm: 5, locked: true })
-    const off = beginLayout({ prints: listOf(blocks), paper: a4, gutterMm: 6, locks: [{ id, sheet: 0, xMm: 190, yMm: 5, turned: false }], unit: 'mm' })
+    const off = beginLayout({
+      prints: listOf(blocks),
+      paper: a4,
+      gutterMm: 6,
+      locks: [{ id, sheet: 0, xMm: 190, yMm: 5, turned: false }],
+      unit: 'mm',
+    })
     expect(isRefusal(off) && off.refused.what).toMatch(/^Kit cannot stay there/)
     expect(lay(blocks, 10, [{ id: 'somebody-gone', sheet: 0, xMm: 1, yMm: 1, turned: false }]).sheets).toHaveLength(26)
   })

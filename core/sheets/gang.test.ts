@@ -53,7 +53,7 @@ describe('prints on sheets', () => {
     ['a picture of nothing', { sheet: a4, gutterMm: 0, pictures: [picture('x', 0, 10, 1)] }, 'pictures.0.widthMm'],
     ['half a print', { sheet: a4, gutterMm: 0, pictures: [picture('x', 10, 10, 0.5)] }, 'pictures.0.count'],
     ['one id twice', { sheet: a4, gutterMm: 0, pictures: [picture('x', 10, 10, 1), picture('x', 20, 10, 1)] }, 'pictures'],
-    ['too many', { sheet: a4, gutterMm: 0, pictures: [picture('x', 10, 10, 600), picture('y', 10, 10, 600)] }, 'pictures'],
+    ['too many', { sheet: a4, gutterMm: 0, pictures: [picture('x', 10, 10, 2001), picture('y', 10, 10, 2000)] }, 'pictures'],
   ])('says what and where: %s', (_name, input, path) => {
     try {
       readInput(sheetsInput, input)

@@ -10,10 +10,11 @@ import { drawTogether, wholeLeft, type Task } from './look'
 import { Search } from './search'
 
 const longest = 5000
-const most = 1000
+/** So many prints are ganged at once. */
+export const mostPrints = 4000
 const mm = (limits: { min?: number; above?: number }) => v.pipe(decimal({ ...limits, max: longest }), v.transform(micro))
 
-/** Lengths in mm, decimals of up to 6 places and at most 5 m, held as whole millionths. At most 400 pictures, 1000 prints. */
+/** Lengths in mm, decimals of up to 6 places and at most 5 m, held as whole millionths. At most 400 pictures, 4000 prints. */
 export const sheetsInput = v.object({
   sheet: v.pipe(
     v.object({ widthMm: mm({ above: 0 }), heightMm: mm({ above: 0 }), marginMm: mm({ min: 0 }) }),
@@ -29,14 +30,17 @@ export const sheetsInput = v.object({
         id: v.pipe(v.string(), v.minLength(1, 'empty | Name the picture.'), v.maxLength(200, 'longer than 200 letters | Shorten it.')),
         widthMm: mm({ above: 0 }),
         heightMm: mm({ above: 0 }),
-        count: whole({ min: 0, max: most }),
+        count: whole({ min: 0, max: mostPrints }),
         mayTurn: v.boolean('not yes or no | Say true or false.'),
       }),
       'not a list of pictures | Give a list of {id, widthMm, heightMm, count, mayTurn}.',
     ),
     v.maxLength(400, 'more than 400 pictures | Gang them in several goes.'),
     v.check((list) => new Set(list.map((p) => p.id)).size === list.length, 'two pictures have one id | Give each an id of its own.'),
-    v.check((list) => list.reduce((sum, p) => sum + p.count, 0) <= most, `more than ${most} prints | Gang them in several goes.`),
+    v.check(
+      (list) => list.reduce((sum, p) => sum + p.count, 0) <= mostPrints,
+      `more than ${mostPrints} prints | Gang them in several goes.`,
+    ),
   ),
 })
 export type SheetsInput = v.InferOutput<typeof sheetsInput>

@@ -1,6 +1,6 @@
 export { tilesOf, tileOverlapMm } from './tile'
 export { gridOnSheet, type SheetGrid } from './grid'
-export { gangSheets, Ganging, sheetsInput, tooLarge, usualSteps, type Ganged, type Lock, type SheetsInput } from './gang'
+export { gangSheets, Ganging, mostPrints, sheetsInput, tooLarge, usualSteps, type Ganged, type Lock, type SheetsInput } from './gang'
 export { seeded } from './seeded'
 export { checkSheets } from './check'
 export { cutList, type Cut, type CutTree, type GangedSheet, type Place } from './cuts'

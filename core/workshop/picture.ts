@@ -70,7 +70,7 @@ export type Erased = v.InferOutput<typeof erasedShape>
  *  left corner. */
 export const printLock = v.object({
   id: v.pipe(v.string(), v.maxLength(80)),
-  sheet: v.pipe(v.number(), v.integer(), v.minValue(0), v.maxValue(400)),
+  sheet: v.pipe(v.number(), v.integer(), v.minValue(0), v.maxValue(4000)),
   xMm: v.pipe(v.number(), v.minValue(0), v.maxValue(2000)),
   yMm: v.pipe(v.number(), v.minValue(0), v.maxValue(2000)),
   turned: v.boolean(),

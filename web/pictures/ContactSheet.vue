@@ -55,7 +55,7 @@ function walk(e: KeyboardEvent) {
 defineExpose({ tiles })
 </script>
 <template>
-  <div class="sheet" role="group" aria-label="Pictures of the group" @keydown="walk">
+  <div class="sheet" :class="{ long: tiles.length > 24 }" role="group" aria-label="Pictures of the group" @keydown="walk">
     <button
       v-for="t in tiles"
       :key="t.key"
@@ -93,6 +93,14 @@ defineExpose({ tiles })
   gap: 8px 8px;
   border-top: 2px solid var(--text);
   padding-top: 8px;
+}
+/* So many that what is chosen would lie far below: they scroll by themselves. */
+.long {
+  max-height: max(360px, 48vh);
+  overflow-y: auto;
+  padding: 8px 5px 5px;
+  margin: 0 -5px;
+  border-bottom: 1px solid var(--edge);
 }
 .tile {
   display: grid;

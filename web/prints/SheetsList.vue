@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { computed } from 'vue'
+import { computed, ref, watch } from 'vue'
+import { useDisplay } from 'vuetify'
 import { papers, type PaperId } from '#core/house'
 import type { Plan } from '#core/plan'
 import type { Layout, Print } from '#core/prints'
@@ -22,7 +23,7 @@ defineEmits<{ go: [number]; stop: []; paper: [PaperId] }>()
 const sheets = computed(() => props.layout.sheets)
 const fewest = computed(() => props.layout.lowerBound >= sheets.value.length)
 const paper = computed(() => props.plan.print.paper)
-const scale = computed(() => 58 / paper.value.widthMm)
+const scale = computed(() => 56 / paper.value.widthMm)
 const kinds = computed(() => {
   const by = new Map<string, number>()
   for (const p of props.prints) {
@@ -31,6 +32,19 @@ const kinds = computed(() => {
   }
   return [...by]
 })
+/** Sheets in rows, of which only those near are drawn: a thousand sheets cost no more than those that are seen. */
+const { width } = useDisplay()
+const columns = computed(() => (width.value > 1100 ? 4 : Math.max(3, Math.floor((width.value - 40) / 72))))
+const rowPx = computed(() => Math.round(paper.value.heightMm * scale.value) + 30)
+const rows = computed(() => {
+  const all = sheets.value.map((s, i) => ({ s, i }))
+  return Array.from({ length: Math.ceil(all.length / columns.value) }, (_, r) => all.slice(r * columns.value, (r + 1) * columns.value))
+})
+const scroller = ref<{ scrollToIndex: (row: number) => void }>()
+watch(
+  () => props.number,
+  (n) => scroller.value?.scrollToIndex(Math.max(0, Math.floor((n - 1) / columns.value) - 1)),
+)
 function title(s: Layout['sheets'][number]): string {
   if (s.waits) return 'waits'
   for (const purpose of ['sample', 'spare'] as const) if (s.places.every((p) => p.print.purpose === purpose)) return purpose
@@ -51,32 +65,36 @@ const pdf = (more = '') => `/api/workshops/${props.workshop}/prints.pdf?steps=${
     <span class="steps"><i v-for="n in 20" :key="n" :class="{ on: n <= share * 20 }" /></span> looking for fewer
     <v-btn @click="$emit('stop')">Stop and keep</v-btn>
   </div>
-  <div class="thumbs">
-    <button
-      v-for="(s, i) in sheets"
-      :key="i"
-      type="button"
-      class="plain thumb"
-      :class="{ on: number === i + 1, waits: s.waits }"
-      :aria-label="`Sheet ${i + 1}: ${s.places.map((p) => p.print.label).join(', ')}${s.waits ? ', waits for a picture' : ''}`"
-      :aria-pressed="number === i + 1"
-      @click="$emit('go', i + 1)"
-    >
-      <SheetView
-        :sheet="s"
-        :paper="paper"
-        :workshop="workshop"
-        :size="plan.print"
-        :mirrored="plan.print.mirrored"
-        :outline="plan.outline"
-        :scale="scale"
-        small
-      />
-      <span class="small"
-        ><b>{{ i + 1 }}</b> {{ title(s) }}</span
-      >
-    </button>
-  </div>
+  <v-virtual-scroll v-if="rows.length" ref="scroller" class="thumbs" :items="rows" :item-height="rowPx" :max-height="430">
+    <template #default="{ item: row }">
+      <div class="row" :style="{ gridTemplateColumns: `repeat(${columns}, 1fr)`, height: `${rowPx}px` }">
+        <button
+          v-for="{ s, i } in row"
+          :key="i"
+          type="button"
+          class="plain thumb"
+          :class="{ on: number === i + 1, waits: s.waits }"
+          :aria-label="`Sheet ${i + 1}: ${s.places.map((p) => p.print.label).join(', ')}${s.waits ? ', waits for a picture' : ''}`"
+          :aria-pressed="number === i + 1"
+          @click="$emit('go', i + 1)"
+        >
+          <SheetView
+            :sheet="s"
+            :paper="paper"
+            :workshop="workshop"
+            :size="plan.print"
+            :mirrored="plan.print.mirrored"
+            :outline="plan.outline"
+            :scale="scale"
+            small
+          />
+          <span class="small"
+            ><b>{{ i + 1 }}</b> {{ title(s) }}</span
+          >
+        </button>
+      </div>
+    </template>
+  </v-virtual-scroll>
   <div v-if="!prints.length" class="outline">
     {{ printed ? 'Everything is printed.' : 'Nobody is in the group yet: nothing is printed.' }}
   </div>
@@ -111,15 +129,15 @@ const pdf = (more = '') => `/api/workshops/${props.workshop}/prints.pdf?steps=${
   font: 800 32px/1.1 var(--f-head);
 }
 .thumbs {
-  display: grid;
-  grid-template-columns: repeat(4, 1fr);
-  grid-auto-rows: max-content;
-  gap: 8px;
-  max-height: 430px;
-  overflow-y: auto;
   padding: 3px;
 }
+.row {
+  display: grid;
+  gap: 8px;
+  padding-bottom: 8px;
+}
 .thumb {
+  padding: 3px 0 0 3px;
   text-align: left;
   line-height: 1.1;
   overflow: hidden;
@@ -179,10 +197,5 @@ const pdf = (more = '') => `/api/workshops/${props.workshop}/prints.pdf?steps=${
   border: 1.5px dashed var(--edge);
   padding: 24px;
   color: var(--text-2);
-}
-@media (max-width: 1100px) {
-  .thumbs {
-    grid-template-columns: repeat(auto-fill, 64px);
-  }
 }
 </style>

@@ -4,7 +4,7 @@ import SymptomDrawing from '../clinic/SymptomDrawing.vue'
 /** How a stage looks when it went right, drawn over the same corner of a wing that the clinic's faults are drawn on; what is
  *  a fault is the clinic's own drawing. */
 const props = defineProps<{ drawing: string }>()
-const right = ['finger', 'margin', 'overlap', 'dark', 'through', 'wet', 'plain', 'flat', 'corner', 'crumbs', 'gloss', 'beads']
+const right = ['finger', 'margin', 'close', 'overlap', 'dark', 'through', 'wet', 'plain', 'flat', 'corner', 'crumbs', 'gloss', 'beads']
 const fault = () => (right.includes(props.drawing) ? '' : props.drawing)
 </script>
 <template>
@@ -22,6 +22,14 @@ const fault = () => (right.includes(props.drawing) ? '' : props.drawing)
         fill-rule="evenodd"
         stroke="#8a7b66"
         stroke-width="1.6"
+      />
+      <path
+        v-else-if="drawing === 'close'"
+        d="M0 0h84v60H0zM8 16C26 2 58 4 78 20v20C60 56 28 58 8 46z"
+        fill="#fffdf8"
+        fill-rule="evenodd"
+        stroke="#241c17"
+        stroke-width="1.2"
       />
       <g v-else-if="drawing === 'overlap'" fill="#4a2a91" fill-opacity=".16" stroke="#4a2a91" stroke-width="1.2">
         <path d="M0 0h50v60H0zM36 0h48v60H36z" />

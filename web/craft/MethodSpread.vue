@@ -121,7 +121,7 @@ const amount = (m: MaterialUse): [string, Figure | undefined] => {
                 s.station ? `, ${s.station}` : ''
               }}{{ s.optional ? ', only by choice' : '' }}
             </p>
-            <CuePair :pass="s.pass" :fail="s.fail" :swatches="swatchesOf(s.id)" />
+            <CuePair :pass="s.pass" :fail="s.fail" :swatches="swatchesOf(s.id, recipe.from?.id ?? recipe.id)" />
             <StripExample v-if="s.id === 'tape'" />
             <p v-if="wait(s)" class="small lag">
               <b>then {{ wait(s) }}</b> <SourceMark :mark="(s.then!.most ?? s.then!.least).mark" /> {{ s.then!.why }}

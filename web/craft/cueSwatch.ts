@@ -42,10 +42,15 @@ const swatches: Record<string, CueSwatches> = {
   seal2: cue('gloss', 'clear', 'cloudy', 'cloudy'),
   mount: cue('flat', 'holds', 'lets-go', 'lets go'),
   tack: cue('flat', 'holds', 'lets-go', 'lets go'),
-  warm: cue('beads', 'beads', 'tissue', 'edge'),
-  set: cue('flat', 'smooth', 'drips', 'drips'),
+  warm: cue('beads', 'beads', 'drips', 'drips'),
+  set: cue('flat', 'hard', 'finger', 'prints'),
   wrap: cue('flat', 'tight', 'wrinkles', 'slack'),
   fix: cue('flat', 'stays', 'runs', 'runs'),
 }
 
-export const swatchesOf = (stage: string): CueSwatches | undefined => swatches[stage]
+/** Where a method wants something else of a stage than the others do. */
+const ofMethod: Record<string, Record<string, CueSwatches>> = {
+  'wax-tissue': { trim: cue('close', 'close', 'margin', 'wide rim') },
+}
+
+export const swatchesOf = (stage: string, method = ''): CueSwatches | undefined => ofMethod[method]?.[stage] ?? swatches[stage]

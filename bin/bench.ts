@@ -8,6 +8,7 @@ import { findMethods } from '../core/finder'
 import { planWorkshop } from '../core/plan'
 import { recipes } from '../core/recipe'
 import { applyChanges, setHeadcount } from '../core/workshop'
+import { benchLettering } from './benchLettering'
 import { benchPictures } from './benchPictures'
 import { benchSheets } from './benchSheets'
 
@@ -26,7 +27,7 @@ function print(): never {
 const held = () => Number(/VmRSS:\s+(\d+)/.exec(readFileSync(`/proc/${process.env['IMPRENTA_SERVER_PID']}/status`, 'utf8'))![1]) / 1000
 if (process.argv.includes('pictures')) {
   const end = await setup()
-  Object.assign(figures, await benchPictures(process.env['IMPRENTA_URL']!, held))
+  Object.assign(figures, await benchPictures(process.env['IMPRENTA_URL']!, held), await benchLettering())
   end()
   print()
 }
@@ -148,7 +149,7 @@ async function firstBench(): Promise<void> {
   figures['layout shift'] = shift
 }
 await firstBench()
-Object.assign(figures, await benchPictures(url, held))
+Object.assign(figures, await benchPictures(url, held), await benchLettering())
 stop()
 
 print()

@@ -109,6 +109,55 @@ test('a picture is placed, marked, accepted, given away and erased', async ({ pa
   await expect(page.getByText(/1 picture was erased/)).toBeVisible()
 })
 
+test('a roster says whose each picture is, and lettering that was seen is settled with one press', async ({ page }) => {
+  await open(page, `${blocks}/bench/pictures`)
+  const roster = {
+    name: 'club.csv',
+    mimeType: 'text/csv',
+    buffer: Buffer.from('name,picture\nAna,DSC 0001.png\nJory,missing.png\nZed,x.png\n'),
+  }
+  await dropFiles(page, [roster, await file('DSC_0001.png', 'ferry', 1200)])
+  await expect(page.getByText(/1 picture found its owner in club\.csv\. Not among the files: missing\.png, x\.png/)).toBeVisible()
+  await expect(page.getByText('Not one person in the group: Zed.')).toBeVisible()
+  await expect(tile(page, 'Ana: (?!not in yet)')).toBeVisible({ timeout: 20_000 })
+  await tile(page, 'Ana').click()
+  const line = page.getByRole('listitem').filter({ hasText: 'Perhaps lettering' })
+  await expect(line).toBeVisible()
+  expect(await axe(page)).toEqual([])
+  await line.getByRole('button', { name: 'Place 1 is lettering' }).click()
+  await expect(line).toBeHidden()
+  await expect(page.getByText('mirrored: lettering will read right')).toBeVisible()
+  await expect(page.getByRole('button', { name: 'Take out lettering 1' })).toBeVisible()
+  // Undo brings the question back.
+  await page.keyboard.press('z')
+  await expect(line).toBeVisible()
+  await line.getByRole('button', { name: 'Place 1 is not lettering' }).click()
+  await expect(page.getByText('mirrored: lettering will read right')).toBeHidden()
+  await saved(page)
+})
+
+test('a round piece is round from its drawing to its print, and needs less medium', async ({ page }) => {
+  await open(page, '/w/kelp-coasters/bench/pictures')
+  await dropFiles(page, [await file('kelp.png', 'kelp')])
+  await expect(page.getByText('1 house picture')).toBeVisible({ timeout: 20_000 })
+  await saved(page)
+  await page.goto(url('/w/kelp-coasters/bench/piece'))
+  const outline = page.getByRole('group', { name: 'Outline, from above' })
+  await outline.getByRole('button', { name: 'round' }).click()
+  await expect(page.getByText(/Medium for 78 % of the box round it/)).toBeVisible()
+  expect(await axe(page)).toEqual([])
+  await saved(page)
+  await page.reload()
+  await expect(outline.getByRole('button', { name: 'round' })).toHaveAttribute('aria-pressed', 'true')
+  await page.getByRole('link', { name: 'Prints', exact: true }).click()
+  await expect(page.getByText('No fewer are possible.')).toBeVisible({ timeout: 20_000 })
+  await expect(page.locator('.place canvas').first()).toHaveCSS('clip-path', /polygon/)
+  await page.goto(url('/w/kelp-coasters/bench/piece'))
+  await outline.getByRole('button', { name: 'straight' }).click()
+  await expect(page.getByText(/of the box round it/)).toBeHidden()
+  await saved(page)
+})
+
 test('prints are turned, locked and swapped by keys and hand; what cannot be says why', async ({ page }) => {
   await open(page, `${blocks}/prints`)
   await expect(page.getByText('No fewer are possible.')).toBeVisible({ timeout: 20_000 })
@@ -179,7 +228,7 @@ test('a piece larger than the paper is refused with three ways out', async ({ pa
   })
   await page.request.post(url('/api/commands'), { data: [set(101.6, 500)] })
   await open(page, '/w/kelp-coasters/prints')
-  await expect(page.getByRole('alert').getByText(/larger than this paper prints/)).toBeVisible({ timeout: 20_000 })
+  await expect(page.getByRole('alert').getByText('The picture is larger than the paper')).toBeVisible({ timeout: 20_000 })
   await page.getByRole('button', { name: /^Print it in tiles/ }).click()
   await expect(page.getByText('No fewer are possible.')).toBeVisible({ timeout: 30_000 })
   await expect(page.getByText(/1\/\d/).first()).toBeVisible()

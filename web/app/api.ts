@@ -24,8 +24,15 @@ export interface Problem {
 
 /** An answer of the server that says what is wrong. */
 export class Refused extends Error {
-  constructor(readonly problem: Problem) {
+  constructor(
+    readonly problem: Problem,
+    readonly status = 422,
+  ) {
     super(problem.what)
+  }
+  /** What was asked is at fault, not the server: asking again the same way will not help. */
+  get final(): boolean {
+    return this.status < 500
   }
 }
 
@@ -33,7 +40,7 @@ async function ask<T>(path: string, init?: RequestInit): Promise<T> {
   const res = await fetch(`/api${path}`, init)
   const body: unknown = await res.json()
   if (res.ok) return body as T
-  throw new Refused((body as { error: Problem }).error)
+  throw new Refused((body as { error: Problem }).error, res.status)
 }
 
 const post = (body: unknown): RequestInit => ({

@@ -24,6 +24,9 @@ export interface Conflict {
   clashes: Clash[]
 }
 
+/** So many commands go in one message. */
+const mostAtOnce = 50
+
 type Docs<T> = Record<string, Stored<T>>
 
 /** The desk: documents as the server has them, what waits to be sent on top, and the deeds of this visit. */
@@ -143,24 +146,29 @@ export const useDesk = defineStore('desk', () => {
   let flushing: Promise<void> | undefined
   const flush = (): Promise<void> => (flushing ??= sendAll().finally(() => (flushing = undefined)))
 
-  /** Sends what waits, in order; one tab at a time. */
+  /** Sends what waits, in order; one tab at a time. What the server refuses whole is sent in smaller lots, so that one bad or too
+   *  large command takes no other with it; a server that fails keeps everything waiting. */
   async function sendAll(): Promise<void> {
     await navigator.locks.request('imprenta-queue', async () => {
+      let lot = mostAtOnce
       for (;;) {
-        const waiting = await queue.all()
+        const waiting = (await queue.all()).slice(0, lot)
         if (waiting.length === 0) break
         try {
-          const { outcomes } = await api.send(waiting.slice(0, 50))
+          const { outcomes } = await api.send(waiting)
           offline.value = false
           for (const [i, outcome] of outcomes.entries()) await settle(waiting[i]!, outcome)
+          lot = mostAtOnce
         } catch (e) {
-          if (e instanceof Refused) {
+          if (!(e instanceof Refused) || !e.final) {
+            offline.value = true
+            break
+          }
+          if (waiting.length > 1) lot = Math.floor(waiting.length / 2)
+          else {
             refusal.value = e.problem
             await forget(waiting[0]!)
-            continue
           }
-          offline.value = true
-          break
         }
       }
     })

@@ -1,4 +1,4 @@
-import { mount, type VueWrapper } from '@vue/test-utils'
+import { mount, RouterLinkStub, type VueWrapper } from '@vue/test-utils'
 import type { Component } from 'vue'
 import { createVuetify } from 'vuetify'
 import * as components from 'vuetify/components'
@@ -7,7 +7,12 @@ import * as components from 'vuetify/components'
  *  pictures never come near. */
 export function mountIn(component: Component, props: Record<string, unknown>, slots: Record<string, string> = {}): VueWrapper {
   for (const [name, blank] of Object.entries(blanks)) if (!(name in globalThis)) Object.assign(globalThis, { [name]: blank })
-  return mount(component, { props, slots, attachTo: document.body, global: { plugins: [createVuetify({ components })] } })
+  return mount(component, {
+    props,
+    slots,
+    attachTo: document.body,
+    global: { plugins: [createVuetify({ components })], stubs: { RouterLink: RouterLinkStub } },
+  })
 }
 
 class Watcher {

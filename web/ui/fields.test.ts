@@ -1,0 +1,114 @@
+// @vitest-environment jsdom
+import { nextTick } from 'vue'
+import { describe, expect, it } from 'vitest'
+import { mountIn } from '../testing/mountIn'
+import LengthField from './LengthField.vue'
+import SegmentChoice from './SegmentChoice.vue'
+import StepField from './StepField.vue'
+
+describe('a number field', () => {
+  const field = (modelValue: number, more: object = {}) => mountIn(StepField, { modelValue, label: 'Helpers', max: 9, ...more })
+  const told = (page: ReturnType<typeof field>) => page.emitted('update:modelValue') ?? []
+
+  it('goes by one, by button and by arrow, and stops at its ends', async () => {
+    const page = field(8)
+    const [less, more] = page.findAll('button')
+    await more!.trigger('click')
+    await page.find('input').trigger('keydown', { key: 'ArrowDown' })
+    expect(told(page)).toEqual([[9], [7]])
+    await page.setProps({ modelValue: 9 })
+    expect([more!.attributes('disabled'), less!.attributes('disabled')]).toEqual(['', undefined])
+    await page.find('input').trigger('keydown', { key: 'ArrowUp' })
+    expect(told(page)).toHaveLength(2)
+  })
+  it.each([
+    ['12', '9 at the most.'],
+    ['-1', 'A whole number, please.'],
+    ['2.5', 'A whole number, please.'],
+    ['many', 'A whole number, please.'],
+  ])('“%s” stays as typed, is said to be wrong, and changes nothing', async (text, said) => {
+    const page = field(3)
+    await page.find('input').setValue(text)
+    expect([page.find('input').element.value, page.find('[role=alert]').text()]).toEqual([text, said])
+    expect(page.find('input').attributes('aria-invalid')).toBe('true')
+    expect(told(page)).toEqual([])
+    await page.find('input').setValue('4')
+    expect(told(page)).toEqual([[4]])
+    expect(page.find('[role=alert]').exists()).toBe(false)
+  })
+  it('below its least says so', async () => {
+    const page = field(4, { min: 2 })
+    await page.find('input').setValue('1')
+    expect(page.find('[role=alert]').text()).toBe('2 at the least.')
+  })
+  it('left empty comes back as it was', async () => {
+    const page = field(3)
+    await page.find('input').setValue('')
+    expect(told(page)).toEqual([])
+    await page.find('input').trigger('blur')
+    expect(page.find('input').element.value).toBe('3')
+  })
+  it('shows what another tab made of it', async () => {
+    const page = field(3)
+    await page.find('input').setValue('99')
+    await page.setProps({ modelValue: 5 })
+    expect([page.find('input').element.value, page.find('[role=alert]').exists()]).toEqual(['5', false])
+  })
+})
+
+describe('a length field', () => {
+  const field = (mm: number, text: string, unit: 'in' | 'mm' = 'in') =>
+    mountIn(LengthField, { modelValue: { mm, text }, label: 'Width', unit })
+  const last = (page: ReturnType<typeof field>) => page.emitted('update:modelValue')?.at(-1)?.[0]
+
+  it('keeps what was typed, with its unit, and says it in the other', async () => {
+    const page = field(127, '5 in')
+    expect(page.text()).toContain('127 mm')
+    await page.find('input').setValue('5 1/2')
+    expect(last(page)).toEqual({ mm: 139.7, text: '5 1/2 in' })
+    await page.find('input').setValue('14 cm')
+    expect(last(page)).toEqual({ mm: 140, text: '14 cm' })
+  })
+  it('what cannot be read stays in the field, with the ways out as buttons', async () => {
+    const page = field(127, '127 mm', 'mm')
+    await page.find('input').setValue('1,000')
+    expect(last(page)).toBeUndefined()
+    expect(page.find('input').element.value).toBe('1,000')
+    const ways = page.find('[role=alert]').findAll('button')
+    expect(ways.map((b) => b.text())).toEqual(['1000 mm', '1.000 mm'])
+    await ways[0]!.trigger('click')
+    expect(last(page)).toEqual({ mm: 1000, text: '1000 mm' })
+  })
+  it('steps by an eighth of an inch, or a millimetre, onto whole steps', async () => {
+    const inch = field(127, '5 in')
+    await inch.findAll('button')[1]!.trigger('click')
+    expect(last(inch)).toEqual({ mm: 130.175, text: '5 ⅛ in' })
+    const metric = field(100.4, '100.4 mm', 'mm')
+    await metric.findAll('button')[0]!.trigger('click')
+    expect(last(metric)).toMatchObject({ mm: 99 })
+  })
+  it('does not rewrite what is being typed when it means the same', async () => {
+    const page = field(127, '5 in')
+    await page.find('input').setValue('5.0')
+    await page.setProps({ modelValue: { mm: 127, text: '5 in' } })
+    expect(page.find('input').element.value).toBe('5.0')
+  })
+})
+
+describe('segments', () => {
+  it('say which is pressed, and tell what was chosen', async () => {
+    const options = [
+      { id: 'bare', name: 'bare' },
+      { id: 'white', name: 'white' },
+    ]
+    const page = mountIn(SegmentChoice, { modelValue: 'bare', label: 'See it on', options })
+    await nextTick()
+    expect(page.findAll('button').map((b) => [b.text(), b.attributes('aria-pressed')])).toEqual([
+      ['bare', 'true'],
+      ['white', 'false'],
+    ])
+    expect(page.find('[role=group]').attributes('aria-label')).toBe('See it on')
+    await page.findAll('button')[1]!.trigger('click')
+    expect(page.emitted('update:modelValue')).toEqual([['white']])
+  })
+})

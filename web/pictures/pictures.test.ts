@@ -1,23 +1,21 @@
 // @vitest-environment jsdom
 import 'fake-indexeddb/auto'
 import { createPinia, setActivePinia } from 'pinia'
-import { computed, nextTick, ref } from 'vue'
+import { nextTick } from 'vue'
 import { beforeEach, describe, expect, it, vi } from 'vitest'
-import { demoHouses, demoWorkshops } from '#core/demo'
+import { demoHouses } from '#core/demo'
 import { pictureContextOf, planWorkshop } from '#core/plan'
-import { phrases } from '#core/phrases'
 import { readRoster } from '#core/roster'
-import { applyChanges, valueAt, type Change, type Workshop } from '#core/workshop'
-import type { Bench } from '../bench/useBench'
+import type { Workshop } from '#core/workshop'
+import { benchOf, demoOf, testNow as now } from '../testing/benchOf'
 import { mountIn } from '../testing/mountIn'
 import AddPictures from './AddPictures.vue'
 import ContactSheet from './ContactSheet.vue'
 import PictureDetail from './PictureDetail.vue'
 import { useUploads } from './uploads'
 
-const now = '2026-05-15T21:00:00+02:00[Europe/Berlin]'
 const house = demoHouses[1]!
-const demo = demoWorkshops('2026-05-15').find((w) => w.id === 'lighthouse-blocks')!
+const demo = demoOf('lighthouse-blocks')
 const contextOf = (workshop: Workshop) => {
   const input = { workshop, house, now }
   return pictureContextOf(input, planWorkshop(input))
@@ -81,20 +79,6 @@ describe('the contact sheet', () => {
     ).toBe(true)
   })
 })
-
-/** A bench over the demo in memory: what is done is applied, and kept as deeds. */
-function benchOf(workshop: Workshop) {
-  const w = ref(workshop)
-  const deeds: string[] = []
-  const act = (_kind: string, label: string, changes: Change[]) => {
-    deeds.push(label)
-    w.value = applyChanges<Workshop>(w.value, changes)!
-  }
-  const plan = computed(() => planWorkshop({ workshop: w.value, house, now }))
-  const set = (path: string, after: unknown, label: string) => act('set', label, [{ path, before: valueAt(w.value, path), after }])
-  const bench = { workshop: w, house: ref(house), plan, say: ref(phrases(house, now)), act, set } as unknown as Bench
-  return { w, deeds, bench }
-}
 
 describe('one picture', () => {
   vi.stubGlobal(

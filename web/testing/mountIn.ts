@@ -1,5 +1,7 @@
-import { mount, RouterLinkStub, type VueWrapper } from '@vue/test-utils'
+import { mount, type VueWrapper } from '@vue/test-utils'
+import { createPinia, getActivePinia } from 'pinia'
 import type { Component } from 'vue'
+import { createMemoryHistory, createRouter } from 'vue-router'
 import { createVuetify } from 'vuetify'
 import * as components from 'vuetify/components'
 
@@ -7,12 +9,9 @@ import * as components from 'vuetify/components'
  *  pictures never come near. */
 export function mountIn(component: Component, props: Record<string, unknown>, slots: Record<string, string> = {}): VueWrapper {
   for (const [name, blank] of Object.entries(blanks)) if (!(name in globalThis)) Object.assign(globalThis, { [name]: blank })
-  return mount(component, {
-    props,
-    slots,
-    attachTo: document.body,
-    global: { plugins: [createVuetify({ components })], stubs: { RouterLink: RouterLinkStub } },
-  })
+  const router = createRouter({ history: createMemoryHistory(), routes: [{ path: '/:all(.*)*', component: { render: () => null } }] })
+  const plugins = [createVuetify({ components }), router, getActivePinia() ?? createPinia()]
+  return mount(component, { props, slots, attachTo: document.body, global: { plugins } })
 }
 
 class Watcher {

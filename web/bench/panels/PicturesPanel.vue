@@ -113,7 +113,13 @@ const choose = (v: string) =>
         @choose="wanted = $event"
         @bring="adding?.choose($event)"
       />
-      <div v-else class="outline">Here will be the pictures. Drop a folder on this sheet, paste one, or press “Add pictures”.</div>
+      <p v-if="own && count.missing > 0" class="small two told">
+        Drop a folder: files find their owners by name (“Juno ferry.jpg”, “seat 5.png”), or by a roster dropped along with the columns name
+        and picture.
+      </p>
+      <div v-if="!own && !pictures.length" class="outline">
+        Here will be the pictures. Drop a folder on this sheet, paste one, or press “Add pictures”.
+      </div>
     </AddPictures>
     <p v-if="problem" role="alert" class="stop">{{ problem }}</p>
     <PictureDetail
@@ -172,6 +178,9 @@ const choose = (v: string) =>
   border: 1.5px dashed var(--edge);
   padding: 28px;
   color: var(--text-2);
+}
+.told {
+  margin: 8px 0 0;
 }
 .block {
   border-top: 1px solid var(--edge);

@@ -1,0 +1,28 @@
+import { computed, ref } from 'vue'
+import { demoHouses, demoWorkshops } from '#core/demo'
+import { planWorkshop } from '#core/plan'
+import { phrases } from '#core/phrases'
+import { applyChanges, valueAt, type Change, type Guard, type Workshop } from '#core/workshop'
+import type { Bench } from '../bench/useBench'
+
+export const testNow = '2026-05-15T15:00:00-04:00[America/New_York]'
+export const demoOf = (id: string): Workshop => demoWorkshops('2026-05-15').find((w) => w.id === id)!
+
+/** A bench in memory, without a desk: what is done is applied at once; `deeds` are their labels, `counted` what they counted on. */
+export function benchOf(workshop: Workshop) {
+  const house = demoHouses.find((h) => h.id === workshop.houseId)!
+  const now = testNow
+  const w = ref(workshop)
+  const deeds: string[] = []
+  const counted: Guard[] = []
+  const act = (_kind: string, label: string, changes: Change[], guards: Guard[] = []) => {
+    deeds.push(label)
+    counted.push(...guards)
+    w.value = applyChanges<Workshop>(w.value, changes)!
+  }
+  const plan = computed(() => planWorkshop({ workshop: w.value, house, now }))
+  const set = (path: string, after: unknown, label: string) => act('set', label, [{ path, before: valueAt(w.value, path), after }])
+  const effect = () => ''
+  const bench = { workshop: w, house: ref(house), plan, say: ref(phrases(house, now)), act, set, effect } as unknown as Bench
+  return { w, plan, deeds, counted, bench }
+}

@@ -108,13 +108,15 @@ function give(to: string) {
 <template>
   <section class="detail" :aria-label="name">
     <div class="head">
-      <h2>{{ name }}</h2>
-      <p class="small two">
-        {{ Math.round(dpi.width) }} px over {{ say.length(context.print.widthMm) }} is {{ dpi.dpi }} an inch<template
-          v-if="dpi.real < dpi.dpi"
-          >, blurred as if it had {{ dpi.real }}</template
-        >: {{ quality }} <SourceMark mark="E" />
-      </p>
+      <div>
+        <h2>{{ name }}</h2>
+        <p class="small two">
+          {{ Math.round(dpi.width) }} px over {{ say.length(context.print.widthMm) }} is {{ dpi.dpi }} an inch<template
+            v-if="dpi.real < dpi.dpi"
+            >, blurred as if it had {{ dpi.real }}</template
+          >: {{ quality }} <SourceMark mark="E" />
+        </p>
+      </div>
       <span class="see"
         ><span class="small two" aria-hidden="true">see it on</span>
         <SegmentChoice

@@ -167,6 +167,7 @@ figure {
   touch-action: none;
 }
 canvas {
+  background: var(--board);
   display: block;
   width: 100%;
 }

@@ -2,12 +2,14 @@
 import { computed, ref } from 'vue'
 import { useDisplay } from 'vuetify'
 import type { Paper } from '#core/house'
+import { gutterMm } from '#core/plan'
 import type { Outline } from '#core/recipe'
 import type { LaidPrint, LaidSheet } from '#core/prints'
 import { showOnRuler, type LengthUnit } from '#core/units'
 import CutLines from './CutLines.vue'
 import SheetView from './SheetView.vue'
 import type { Locks } from './useLocks'
+import WasteMarks from './WasteMarks.vue'
 
 /** One sheet to scale: its prints are lifted, turned, locked and swapped; its cuts are drawn and listed. */
 const props = defineProps<{
@@ -96,6 +98,15 @@ const lifted = (p: LaidPrint) =>
           <span class="tab small">{{ p.print.label }}{{ p.print.picture ? '' : ', not in' }}</span>
         </button>
       </template>
+      <WasteMarks
+        :sheet="sheet"
+        :number="number"
+        :of="of"
+        :paper="paper"
+        :gutter-mm="gutterMm.value"
+        :units="unit === 'in' ? 'imperial' : 'metric'"
+        :scale="scale"
+      />
       <CutLines :cuts="sheet.cuts" :paper="paper" :scale="scale" />
     </SheetView>
   </div>

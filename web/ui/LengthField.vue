@@ -52,7 +52,7 @@ const step = (by: number) => {
 <style scoped>
 .box {
   display: grid;
-  grid-template-columns: 44px 1fr 44px;
+  grid-template-columns: 44px minmax(0, 1fr) 44px;
   height: 46px;
   border: 1.5px solid var(--edge);
   border-radius: var(--r-ctl);
@@ -80,6 +80,7 @@ input {
   min-width: 0;
   width: 100%;
   text-align: center;
+  padding: 0;
   font: 750 17px var(--f-head);
   border: 0;
   background: transparent;

@@ -113,7 +113,7 @@ const choose = (v: string) =>
         @choose="wanted = $event"
         @bring="adding?.choose($event)"
       />
-      <p v-if="own && count.missing > 0" class="small two told">
+      <p v-if="own && count.in === 0 && count.of > 0" class="small two told">
         Drop a folder: files find their owners by name (“Juno ferry.jpg”, “seat 5.png”), or by a roster dropped along with the columns name
         and picture.
       </p>

@@ -266,7 +266,7 @@ const handMm = computed(() => (child.value ? 150 : 185))
 }
 .sizes {
   display: grid;
-  grid-template-columns: 150px 150px 1fr;
+  grid-template-columns: 176px 176px 1fr;
   gap: 16px;
   margin: 16px 0 8px;
 }

@@ -1,4 +1,4 @@
-export { missingFrom, printedIn, stillToPrint, type PrintedJob } from './jobs'
+export { allOut, missingFrom, mostSheetsAtOnce, printedIn, stillToPrint, type PrintedJob } from './jobs'
 export { printsOf, shareCopies, type Print } from './list'
-export { beginLayout, layPrints, type LaidSheet, type LaidPrint, type Layout, type LayoutAsk } from './layout'
+export { beginLayout, layPrints, mostLayoutSteps, type LaidSheet, type LaidPrint, type Layout, type LayoutAsk } from './layout'
 export { furnish, type Furniture, type Line } from './waste'

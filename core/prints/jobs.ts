@@ -25,3 +25,12 @@ export const stillToPrint = (prints: readonly Print[], jobs: readonly PrintedJob
 
 /** Prints of a job that a stop took along: those of the lost sheet and of the sheets that had not started. */
 export const missingFrom = (job: PrintedJob): string[] => job.sheets.slice(job.printed).flatMap((s) => s.prints)
+
+/** So many sheets go to the printer, or into a file, at once: what a tray holds, and a server's memory. */
+export const mostSheetsAtOnce = 120
+
+/** Whether everything that is printed for a person has come out: a large picture is several tiles. */
+export const allOut = (prints: readonly Print[], participant: string, out: ReadonlySet<string>): boolean => {
+  const own = prints.filter((p) => p.participant === participant && p.purpose === 'piece')
+  return own.length > 0 && own.every((p) => out.has(p.id))
+}

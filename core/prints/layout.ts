@@ -39,6 +39,7 @@ export interface Layout {
   sheets: LaidSheet[]
   /** No fewer are possible with straight cuts. */
   lowerBound: number
+  /** So many steps give the same layout again, here or elsewhere; at the most `mostLayoutSteps`. */
   steps: number
   /** Share of the last sheet that stays whole. */
   wholeLeft: number
@@ -106,6 +107,9 @@ export function beginLayout({ prints, paper, gutterMm, locks, unit }: LayoutAsk)
   return { ganging, layout: () => layoutOf(ganging.answer(), bySize, { prints, paper, gutterMm, unit }) }
 }
 
+/** Beyond so many steps nothing better is looked for: another machine has to be able to take them too. */
+export const mostLayoutSteps = 300_000
+
 /** A whole layout by so many steps: the same everywhere for the same prints and steps. */
 export function layPrints(ask: LayoutAsk, steps = usualSteps): Layout | Refusal {
   const begun = beginLayout(ask)
@@ -132,5 +136,5 @@ function layoutOf(g: Ganged, bySize: ReadonlyMap<string, Print[]>, { prints, pap
   })
   const area = prints.reduce((sum, p) => sum + (p.widthMm + gutterMm) * (p.heightMm + gutterMm), 0)
   const sheet = (paper.widthMm - 2 * paper.marginMm + gutterMm) * (paper.heightMm - 2 * paper.marginMm + gutterMm)
-  return { sheets, lowerBound: g.lowerBound, steps: g.steps, wholeLeft: g.wholeLeft, fills: area / sheet }
+  return { sheets, lowerBound: g.lowerBound, steps: g.foundAt, wholeLeft: g.wholeLeft, fills: area / sheet }
 }

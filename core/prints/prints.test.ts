@@ -5,6 +5,7 @@ import { gutterMm, planWorkshop } from '#core/plan'
 import { onMarks } from './marks'
 import type { CutTree } from '#core/sheets'
 import {
+  allOut,
   beginLayout,
   furnish,
   layPrints,
@@ -274,6 +275,24 @@ describe('the out-tray', () => {
       .map((p, i) => ({ ...p, id: ['a', 'b'][i]! }))
     expect(stillToPrint(prints, [job]).map((p) => p.id)).toEqual(['b'])
   })
+})
+
+describe('a person’s print', () => {
+  const tile = (participant: string, k: number) => ({
+    ...listOf(blocks)[8]!,
+    id: `${participant}-tile-${k}`,
+    participant,
+    purpose: 'piece' as const,
+  })
+  const prints = [...listOf(blocks), tile('big', 1), tile('big', 2)]
+  const one = listOf(blocks).find((p) => p.purpose === 'piece')!
+  test.each<[string, string, string[], boolean]>([
+    ['is out when it is', one.participant!, [one.id], true],
+    ['is not out when only its copy is', one.participant!, [`${one.id}-copy-2`], false],
+    ['in tiles is not out while one is missing', 'big', ['big-tile-1'], false],
+    ['in tiles is out when all are', 'big', ['big-tile-1', 'big-tile-2'], true],
+    ['of nobody is not out', 'nobody', [], false],
+  ])('%s', (_name, who, out, is) => expect(allOut(prints, who, new Set(out))).toBe(is))
 })
 
 describe('the simulated printer', () => {

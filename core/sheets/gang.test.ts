@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it, test } from 'vitest'
 import { BadInput, isRefusal, readInput } from '#core/reasons'
-import { checkSheets, cutList, Ganging, gangSheets, sheetsInput, type Ganged, type Lock } from '#core/sheets'
+import { checkSheets, cutList, Ganging, gangSheets, seeded, sheetsInput, type Ganged, type Lock } from '#core/sheets'
 
 const letter = { widthMm: 215.9, heightMm: 279.4, marginMm: 6.35 }
 const a4 = { widthMm: 210, heightMm: 297, marginMm: 5 }
@@ -36,6 +36,16 @@ describe('prints on sheets', () => {
     const answer = ganged(input)
     expect(answer.sheets).toHaveLength(sheets)
     expect(answer.lowerBound).toBe(sheets)
+  })
+  test.each([1, 2, 3, 4])('as many steps as it was found at give the same answer again, whatever was tried after (%i)', (seed) => {
+    const next = seeded(seed)
+    const many = Array.from({ length: 9 }, (_, i) => picture(`p${i}`, 40 + Math.floor(next() * 110), 40 + Math.floor(next() * 150), 2))
+    const input = read(a4, 6, ...many)
+    const long = ganged(input, { steps: 2500 })
+    expect(long.foundAt).toBeLessThanOrEqual(long.steps)
+    const again = ganged(input, { steps: long.foundAt })
+    expect(again.sheets).toEqual(long.sheets)
+    expect(again.foundAt).toBe(long.foundAt)
   })
   it('leaves most of the last sheet whole', () => {
     const answer = ganged(read(a4, 0, picture('moth', 100, 95, 7)))

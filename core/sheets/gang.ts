@@ -52,6 +52,8 @@ export interface Ganged {
   lowerBound: number
   /** Steps of the search behind this answer. */
   steps: number
+  /** The step at which it was found: so many give the same answer again. */
+  foundAt: number
   /** Share of the last sheet that stays whole, in one rectangle. */
   wholeLeft: number
 }
@@ -178,6 +180,7 @@ export class Ganging {
       ),
       lowerBound: Math.max(this.locked.length, this.search.lowerBound + this.locked.length),
       steps: this.search.steps,
+      foundAt: this.improvedAt,
       wholeLeft: together ? wholeLeft(this.task, together) / (this.task.sheet.w * this.task.sheet.h) : 0,
     }
   }

@@ -217,6 +217,30 @@ describe('the printer, simulated', () => {
     ).toEqual(owners.sort())
     expect((await readPage(await pdf(`print-jobs/${job}.pdf`), 1)).images).toHaveLength(2)
   })
+  it('prints nothing twice when two press at the same moment, nor one press that is sent twice', async () => {
+    const [sheet] = await sheetsNow()
+    const both = await Promise.all([print([sheet!]), print([sheet!])])
+    expect(both.map((r) => r.status).sort()).toEqual([201, 422])
+    expect(both.find((r) => r.status === 422)!.body.error.what).toBe('The sheets have changed since you looked.')
+    const before = (await jobs()).jobs.length
+    const job = uuidv7()
+    const [next] = await sheetsNow()
+    const twice = await Promise.all([print([next!], { id: job }), print([next!], { id: job })])
+    expect(twice.every((r) => r.body.job.id === job)).toBe(true)
+    expect((await jobs()).jobs).toHaveLength(before + 1)
+  })
+  it('writes the number that a sheet has on the screen, whichever are printed', async () => {
+    const [, second] = await sheetsNow()
+    const { job } = (await print([second!])).body as { job: Job }
+    expect((await readPage(await pdf(`print-jobs/${job.id}.pdf`), 1)).text).toMatch(/(^| )2\/\d+/)
+    const some = await pdf('prints.pdf?proof=0&sheets=2,4-5,9999')
+    const numbers = await Promise.all([1, 2, 3].map(async (n) => /(\d+)\/\d+/.exec((await readPage(some, n)).text)![1]))
+    expect(numbers).toEqual(['2', '4', '5'])
+  })
+  it('takes what a tray holds, no more', async () => {
+    const { status, body } = await print(Array.from({ length: 121 }, (_, i) => [`x${i}`]))
+    expect([status, body.error.what, body.error.remedy]).toEqual([422, 'more than 120 sheets', 'Print them in several goes.'])
+  })
   it('jams when it is told to: what is missing is known, re-ganged and nothing else', async () => {
     await server.api.post('/api/houses/tidewater/printer').send({ ink: 'toner', letIt: 'jam' })
     const sheets = (await sheetsNow()).slice(0, 4)

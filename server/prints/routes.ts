@@ -1,17 +1,29 @@
+import { setImmediate } from 'node:timers/promises'
 import { Router } from 'express'
 import type pg from 'pg'
 import { uuidv7 } from 'uuidv7'
 import * as v from 'valibot'
 import { printersOf, sizeUnit, type House } from '#core/house'
 import { gutterMm, planWorkshop, type Plan } from '#core/plan'
-import { layPrints, printsOf, stillToPrint, type LaidSheet, type Layout, type Print } from '#core/prints'
+import {
+  allOut,
+  beginLayout,
+  mostLayoutSteps,
+  mostSheetsAtOnce,
+  printedIn,
+  printsOf,
+  stillToPrint,
+  type LaidSheet,
+  type Layout,
+  type Print,
+} from '#core/prints'
 import { lettings, runJob, smearOf } from '#core/printer'
 import { BadInput, isRefusal, readInput } from '#core/reasons'
 import { inks, type Ink } from '#core/recipe'
 import { usualSteps } from '#core/sheets'
 import type { Workshop } from '#core/workshop'
 import type { Clock } from '../clock'
-import { inTransaction, run } from '../db/query'
+import { inTransaction, run, type Db } from '../db/query'
 import { applyCommand } from '../desk/commands'
 import { loadHouse, loadWorkshop } from '../desk/documents'
 import { NotFound } from '../errors'
@@ -20,7 +32,6 @@ import { loadJob, loadJobPdf, loadJobs, loadPrinter, redoPrints, storeJob, store
 import { sheetPng } from './sheetPng'
 import { sheetsPdf, type PrintsPdf } from './sheetsPdf'
 
-const mostSteps = 20_000
 const wanted = v.object({
   steps: v.optional(
     v.pipe(
@@ -28,19 +39,25 @@ const wanted = v.object({
       v.transform(Number),
       v.integer('not a number of steps'),
       v.minValue(0),
-      v.maxValue(mostSteps),
+      v.maxValue(mostLayoutSteps),
     ),
     usualSteps,
   ),
-  sheets: v.optional(v.pipe(v.string(), v.regex(/^\d{1,3}(,\d{1,3}){0,199}$/, 'not sheet numbers | Write them like 1,2,5.'))),
+  sheets: v.optional(
+    v.pipe(v.string(), v.regex(/^\d{1,4}(-\d{1,4})?(,\d{1,4}(-\d{1,4})?){0,199}$/, 'not sheet numbers | Write them like 1,2,5 or 1-40.')),
+  ),
   proof: v.optional(v.picklist(['0', '1']), '1'),
 })
 const jobAsked = v.object({
   id: v.pipe(v.string(), v.uuid('not a UUID | Make one for each job.')),
   ink: v.picklist(inks),
-  steps: v.pipe(v.number(), v.integer(), v.minValue(0), v.maxValue(mostSteps)),
+  steps: v.pipe(v.number(), v.integer(), v.minValue(0), v.maxValue(mostLayoutSteps)),
   /** The prints of each sheet as they were seen, so that nothing else is printed. */
-  sheets: v.pipe(v.array(v.array(v.string())), v.minLength(1, 'no sheet | Choose at least one.'), v.maxLength(200)),
+  sheets: v.pipe(
+    v.array(v.array(v.string())),
+    v.minLength(1, 'no sheet | Choose at least one.'),
+    v.maxLength(mostSheetsAtOnce, `more than ${mostSheetsAtOnce} sheets | Print them in several goes.`),
+  ),
   actor: v.optional(v.pipe(v.string(), v.maxLength(80)), ''),
 })
 const told = v.object({
@@ -54,6 +71,8 @@ interface Found {
   workshop: Workshop
   house: House
   plan: Plan
+  /** All prints of the workshop, and those that are not in the out-tray yet. */
+  all: Print[]
   prints: Print[]
   jobs: Job[]
 }
@@ -70,18 +89,19 @@ export function printRoutes(pool: pg.Pool, clock: Clock): Router {
     const { widthMm, heightMm, marginMm } = plan.print.paper
     const all = printsOf(plan, workshop, { widthMm: widthMm - 2 * marginMm, heightMm: heightMm - 2 * marginMm })
     const jobs = await loadJobs(pool, id)
-    return { workshop, house, plan, prints: stillToPrint(all, jobs), jobs }
+    return { workshop, house, plan, all, prints: stillToPrint(all, jobs), jobs }
   }
 
-  const layoutOf = ({ workshop, house, plan, prints }: Found, steps: number): Layout => {
-    const laid = layPrints(
-      { prints, paper: plan.print.paper, gutterMm: gutterMm.value, locks: workshop.locks ?? [], unit: sizeUnit(house) },
-      steps,
-    )
-    if (isRefusal(laid)) throw new BadInput(laid.refused.what, 'prints', `${laid.refused.why}: ${laid.refused.remedies.join(', or ')}.`)
-    return laid
+  /** The layout after so many steps, taken a few at a time: others are answered meanwhile. */
+  async function layoutOf({ workshop, house, plan, prints }: Found, steps: number): Promise<Layout> {
+    const ask = { prints, paper: plan.print.paper, gutterMm: gutterMm.value, locks: workshop.locks ?? [], unit: sizeUnit(house) }
+    const begun = beginLayout(ask)
+    if (isRefusal(begun)) throw new BadInput(begun.refused.what, 'prints', `${begun.refused.why}: ${begun.refused.remedies.join(', or ')}.`)
+    const { ganging, layout } = begun
+    while (ganging.steps < steps && ganging.step(Math.min(stepsInTurn, steps - ganging.steps))) await setImmediate()
+    return layout()
   }
-  const pdfOf = (f: Found, more: Pick<PrintsPdf, 'proof' | 'from' | 'of'>, ink: Ink | 'any' = f.plan.ink): PrintsPdf => ({
+  const pdfOf = (f: Found, more: Pick<PrintsPdf, 'proof' | 'numbers' | 'of'>, ink: Ink | 'any' = f.plan.ink): PrintsPdf => ({
     title: `${f.workshop.title}: prints`,
     paper: f.plan.print.paper,
     gutterMm: gutterMm.value,
@@ -99,13 +119,18 @@ export function printRoutes(pool: pg.Pool, clock: Clock): Router {
   router.get('/workshops/:id/prints.pdf', async (req, res) => {
     const asked = readInput(wanted, req.query)
     const found = await find(req.params.id)
-    const { sheets } = layoutOf(found, asked.steps)
-    const numbers = asked.sheets?.split(',').map(Number) ?? sheets.map((_, i) => i + 1)
-    const chosen = numbers.map((n) => sheets[n - 1]).filter((s) => s !== undefined)
-    if (asked.sheets && chosen.length === 0) throw new NotFound(`There is no sheet ${asked.sheets}.`)
+    const { sheets } = await layoutOf(found, asked.steps)
+    const numbers = (asked.sheets ? numbersIn(asked.sheets) : sheets.map((_, i) => i + 1)).filter((n) => sheets[n - 1] !== undefined)
+    if (asked.sheets && numbers.length === 0) throw new NotFound(`There is no sheet ${asked.sheets}.`)
+    if (numbers.length > mostSheetsAtOnce)
+      throw new BadInput(
+        `${numbers.length} sheets are too many for one file.`,
+        'sheets',
+        `Take up to ${mostSheetsAtOnce} at a time: sheets=1-${mostSheetsAtOnce}, then the next.`,
+      )
     const bytes = await sheetsPdf(
-      chosen,
-      pdfOf(found, { proof: asked.proof === '1', from: numbers[0] ?? 1, of: sheets.length }),
+      numbers.map((n) => sheets[n - 1]!),
+      pdfOf(found, { proof: asked.proof === '1', numbers, of: sheets.length }),
       developer(found),
     )
     res.type('application/pdf').setHeader('content-disposition', `inline; filename="${found.workshop.id}-prints.pdf"`)
@@ -116,10 +141,10 @@ export function printRoutes(pool: pg.Pool, clock: Clock): Router {
   router.get('/workshops/:id/prints/:sheet.png', async (req, res) => {
     const asked = readInput(wanted, req.query)
     const found = await find(req.params.id)
-    const sheet = layoutOf(found, asked.steps).sheets[Number(req.params.sheet) - 1]
+    const sheet = (await layoutOf(found, asked.steps)).sheets[Number(req.params.sheet) - 1]
     if (!sheet) throw new NotFound(`There is no sheet ${req.params.sheet}.`)
     res.type('image/png').setHeader('cache-control', 'no-store')
-    res.send(await sheetPng(sheet, pdfOf(found, { proof: false, from: 1, of: 1 }), developer(found)))
+    res.send(await sheetPng(sheet, pdfOf(found, { proof: false, numbers: [], of: 1 }), developer(found)))
   })
 
   router.get('/workshops/:id/print-jobs', async (req, res) => {
@@ -133,26 +158,32 @@ export function printRoutes(pool: pg.Pool, clock: Clock): Router {
     const found = await find(req.params.id)
     const known = found.jobs.find((j) => j.id === asked.id)
     if (known) {
-      await countAsPrinted(found.workshop, known)
+      await countAsPrinted(found, known)
       return void res.json({ job: known })
     }
     if (!printersOf(found.house).includes(asked.ink))
       throw new BadInput(`This house has no ${asked.ink} printer.`, 'ink', 'Add one under House, or take prints from elsewhere.')
-    const layout = layoutOf(found, asked.steps)
-    const sheets = asked.sheets.map((prints) => theSheet(layout, prints))
-    const job = await print(found, sheets, layout.sheets.length, asked)
+    const layout = await layoutOf(found, asked.steps)
+    const job = await print(found, layout, asked)
     res.status(201).json({ job })
   })
 
   /** Draws, runs and keeps a job in one transaction, so that it is there whole or not at all; then what came out counts as
-   *  printed. */
-  async function print(found: Found, sheets: LaidSheet[], of: number, asked: v.InferOutput<typeof jobAsked>): Promise<Job> {
+   *  printed. Two presses at the same moment take turns, and the second prints nothing that the first has printed. */
+  async function print(found: Found, layout: Layout, asked: v.InferOutput<typeof jobAsked>): Promise<Job> {
     const { workshop, house, plan } = found
-    const pdf = await sheetsPdf(sheets, pdfOf(found, { proof: false, from: 1, of }, asked.ink), developer(found))
+    const sheets = asked.sheets.map((prints) => theSheet(layout, prints))
+    const numbers = sheets.map((s) => layout.sheets.indexOf(s) + 1)
+    const pdf = await sheetsPdf(sheets, pdfOf(found, { proof: false, numbers, of: layout.sheets.length }, asked.ink), developer(found))
     const at = clock.now(house.timeZone)
     const paper = plan.print.paper.id
     await inTransaction(pool, async (db) => {
-      await run(db, 'select pg_advisory_xact_lock(hashtextextended($1, 0))', [`printer/${house.id}/${asked.ink}`])
+      await inTurn(db, `prints/${workshop.id}`)
+      await inTurn(db, `printer/${house.id}/${asked.ink}`)
+      const jobs = await loadJobs(db, workshop.id)
+      if (jobs.some((j) => j.id === asked.id)) return
+      const out = printedIn(jobs)
+      if (asked.sheets.flat().some((p) => out.has(p))) throw changed()
       const ran = runJob(await loadPrinter(db, house.id, asked.ink, paper), sheets.length, paper)
       await storePrinter(db, house.id, ran.printer)
       await storeJob(db, {
@@ -173,16 +204,16 @@ export function printRoutes(pool: pg.Pool, clock: Clock): Router {
       })
     })
     const job = (await loadJob(pool, workshop.id, asked.id))!
-    await countAsPrinted(workshop, job)
+    await countAsPrinted(found, job)
     return job
   }
 
-  /** Pieces whose own print has come out are printed. Asked again it changes nothing more. */
-  async function countAsPrinted(workshop: Workshop, job: Job): Promise<void> {
-    const out = new Set(job.sheets.slice(0, job.printed).flatMap((s) => s.prints))
+  /** Pieces whose own print has come out, all of its tiles, are printed. Asked again it changes nothing more. */
+  async function countAsPrinted({ workshop, all }: Found, job: Job): Promise<void> {
+    const out = new Set(printedIn(await loadJobs(pool, workshop.id)).keys())
     const changes = workshop.group.participants.flatMap(({ id: participant }) => {
       const piece = workshop.pieces.find((p) => p.participant === participant)
-      if (!out.has(participant) || (piece && piece.state !== 'to-print')) return []
+      if (!allOut(all, participant, out) || (piece && piece.state !== 'to-print')) return []
       const after = { ...(piece ?? { id: `${participant}-d1`, participant, laidAt: null }), state: 'printed' as const }
       return [{ path: `pieces/${after.id}`, before: piece ?? null, after }]
     })
@@ -215,7 +246,7 @@ export function printRoutes(pool: pg.Pool, clock: Clock): Router {
     const house = (await loadHouse(pool, req.params.id))?.body
     if (!house) throw new NotFound('This house is not here.')
     const printer = await inTransaction(pool, async (db) => {
-      await run(db, 'select pg_advisory_xact_lock(hashtextextended($1, 0))', [`printer/${house.id}/${asked.ink}`])
+      await inTurn(db, `printer/${house.id}/${asked.ink}`)
       const now = await loadPrinter(db, house.id, asked.ink, house.paper)
       const next = {
         ...now,
@@ -237,11 +268,28 @@ export function printRoutes(pool: pg.Pool, clock: Clock): Router {
   return router
 }
 
+const changed = () => new BadInput('The sheets have changed since you looked.', 'sheets', 'Look at them again, then print.')
+
+/** So many steps of a layout are taken before others are answered. */
+const stepsInTurn = 200
+
+/** Sheets as they are asked for, "3,7-9": in their order, each once. */
+function numbersIn(text: string): number[] {
+  const numbers = text.split(',').flatMap((part) => {
+    const [from, to = from] = part.split('-').map(Number)
+    return Array.from({ length: Math.max(0, to! - from! + 1) }, (_, i) => from! + i)
+  })
+  return [...new Set(numbers)]
+}
+
+/** Waits until nobody else in a transaction has this key. */
+const inTurn = (db: Db, key: string) => run(db, 'select pg_advisory_xact_lock(hashtextextended($1, 0))', [key])
+
 /** The sheet of a layout with exactly these prints; a layout that has changed in between is said. */
 function theSheet(layout: Layout, prints: readonly string[]): LaidSheet {
   const key = (list: readonly string[]) => [...list].sort().join(' ')
   const found = layout.sheets.find((s) => key(s.places.map((p) => p.print.id)) === key(prints))
-  if (!found) throw new BadInput('The sheets have changed since you looked.', 'sheets', 'Look at them again, then print.')
+  if (!found) throw changed()
   if (found.waits)
     throw new BadInput('A picture on this sheet is not in yet.', 'sheets', 'Print the others, or let house pictures stand in.')
   return found

@@ -18,8 +18,8 @@ export interface PrintsPdf {
   outline: Outline
   /** A first page on which nothing is mirrored, for who checks. */
   proof: boolean
-  /** Number of the first sheet, and of all there are. */
-  from: number
+  /** The number of each sheet, as on the screen, and how many there are. */
+  numbers: readonly number[]
   of: number
 }
 
@@ -47,7 +47,7 @@ export async function sheetsPdf(
   for (const [i, sheet] of sheets.entries()) {
     newPage(doc, o)
     for (const place of sheet.places) await drawPlace(doc, place, o, images)
-    drawFurniture(doc, sheet, o, o.from + i)
+    drawFurniture(doc, sheet, o, o.numbers[i] ?? i + 1)
   }
   if (sheets.length === 0 && !o.proof) newPage(doc, o)
   doc.end()
@@ -201,7 +201,7 @@ function scaleBar(doc: Doc, width: number, o: PrintsPdf, narrow = false): void {
 
 /** Every print once, as it will be seen when it is done, with its name and sheet. */
 async function proofPages(doc: Doc, sheets: readonly LaidSheet[], o: PrintsPdf, images: Images): Promise<void> {
-  const all = sheets.flatMap((s, i) => s.places.map((p) => ({ print: p.print, sheet: o.from + i })))
+  const all = sheets.flatMap((s, i) => s.places.map((p) => ({ print: p.print, sheet: o.numbers[i] ?? i + 1 })))
   const columns = 5
   const edge = Math.max(10, o.paper.marginMm)
   const cell = (o.paper.widthMm - 2 * edge) / columns

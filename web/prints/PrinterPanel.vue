@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { missingFrom, type LaidSheet } from '#core/prints'
+import { missingFrom, mostSheetsAtOnce, type LaidSheet } from '#core/prints'
 import { brokenOff, cautionsOf, minutesFor, type Letting, type Printer } from '#core/printer'
 import type { Plan } from '#core/plan'
 import type { Phrases } from '#core/phrases'
@@ -44,7 +44,7 @@ const told = computed(() => {
   }
 })
 const waiting = computed(() => props.of - props.sheets.length)
-const short = computed(() => props.printer && brokenOff(props.printer, props.sheets.length))
+const short = computed(() => props.printer && brokenOff(props.printer, Math.min(props.sheets.length, mostSheetsAtOnce)))
 const checks = computed(() => [
   { ok: true, text: props.plan.print.mirrored ? 'mirrored: lettering will read right' : 'not mirrored' },
   {
@@ -129,10 +129,17 @@ const job = (j: Job) => `${j.printed} ${j.printed === 1 ? 'sheet' : 'sheets'}${j
       :variant="sheets.length ? 'flat' : 'outlined'"
       :disabled="sheets.length === 0 || busy || !printer"
       @click="emit('print')"
-      >{{ sheets.length === 0 ? 'Nothing to print' : `Print ${sheets.length} ${sheets.length === 1 ? 'sheet' : 'sheets'}` }}</v-btn
+      >{{
+        sheets.length === 0
+          ? 'Nothing to print'
+          : sheets.length > mostSheetsAtOnce
+            ? `Print the first ${mostSheetsAtOnce} of ${sheets.length} sheets`
+            : `Print ${sheets.length} ${sheets.length === 1 ? 'sheet' : 'sheets'}`
+      }}</v-btn
     >
     <p v-if="sheets.length && printer" class="small two end">
-      one PDF, about {{ minutesFor(printer.ink, sheets.length) }} min <SourceMark mark="E" />; nothing is printed twice
+      one PDF, about {{ minutesFor(printer.ink, Math.min(sheets.length, mostSheetsAtOnce)) }} min <SourceMark mark="E" />; nothing is
+      printed twice
     </p>
   </section>
 </template>

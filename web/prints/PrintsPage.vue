@@ -3,7 +3,7 @@ import { computed, onBeforeUnmount, onMounted, ref, watch } from 'vue'
 import { useRoute } from 'vue-router'
 import { printersOf, sizeUnit } from '#core/house'
 import { gutterMm, type Remedy } from '#core/plan'
-import { printsOf, stillToPrint, type LayoutAsk } from '#core/prints'
+import { printsOf, stillToPrint, type LayoutAsk, mostSheetsAtOnce } from '#core/prints'
 import { usePageKeys } from '../app/usePageKeys'
 import LostPage from '../app/LostPage.vue'
 import { useBench } from '../bench/useBench'
@@ -65,7 +65,7 @@ const ink = computed(() => {
   return plan.value!.ink !== 'any' && all.includes(plan.value!.ink) ? plan.value!.ink : all[0]!
 })
 const printer = computed(() => printing.printers.value.find((p) => p.ink === ink.value))
-const press = () => layout.value && void printing.print(ink.value, ready.value, layout.value.steps)
+const press = () => layout.value && void printing.print(ink.value, ready.value.slice(0, mostSheetsAtOnce), layout.value.steps)
 async function smearTest() {
   const outcome = await printing.smear(ink.value)
   const d = workshop.value!.designs[0]!

@@ -3,7 +3,7 @@ import { computed, ref, watch } from 'vue'
 import { useDisplay } from 'vuetify'
 import { papers, type PaperId } from '#core/house'
 import type { Plan } from '#core/plan'
-import type { Layout, Print } from '#core/prints'
+import { mostSheetsAtOnce, type Layout, type Print } from '#core/prints'
 import type { Phrases } from '#core/phrases'
 import SheetView from './SheetView.vue'
 
@@ -50,6 +50,13 @@ function title(s: Layout['sheets'][number]): string {
   for (const purpose of ['sample', 'spare'] as const) if (s.places.every((p) => p.print.purpose === purpose)) return purpose
   return s.places[0]?.print.label ?? ''
 }
+/** Files hold so many sheets; more of them are more files. */
+const parts = computed(() =>
+  Array.from({ length: Math.ceil(sheets.value.length / mostSheetsAtOnce) }, (_, i) => {
+    const from = i * mostSheetsAtOnce + 1
+    return `${from}-${Math.min(sheets.value.length, from + mostSheetsAtOnce - 1)}`
+  }),
+)
 const pdf = (more = '') => `/api/workshops/${props.workshop}/prints.pdf?steps=${props.layout.steps}${more}`
 </script>
 <template>
@@ -113,8 +120,11 @@ const pdf = (more = '') => `/api/workshops/${props.workshop}/prints.pdf?steps=${
     </select></label
   >
   <p class="links">
-    <a :href="pdf('&proof=0')" target="_blank" rel="noopener">Sheets as PDF</a
-    ><a :href="pdf()" target="_blank" rel="noopener">with a proof</a
+    <template v-if="parts.length <= 1"
+      ><a :href="pdf('&proof=0')" target="_blank" rel="noopener">Sheets as PDF</a
+      ><a :href="pdf()" target="_blank" rel="noopener">with a proof</a></template
+    ><template v-for="p in parts.length > 1 ? parts : []" :key="p"
+      ><a :href="pdf(`&proof=0&sheets=${p}`)" target="_blank" rel="noopener">Sheets {{ p }} as PDF</a></template
     ><a v-if="sheets.length" :href="`/api/workshops/${workshop}/prints/${number}.png?steps=${layout.steps}`" target="_blank" rel="noopener"
       >this sheet as PNG</a
     >

@@ -1,5 +1,5 @@
 import { expose } from 'comlink'
-import { beginLayout, type Layout, type LayoutAsk } from '#core/prints'
+import { beginLayout, mostLayoutSteps, type Layout, type LayoutAsk } from '#core/prints'
 import { isRefusal, type Refusal } from '#core/reasons'
 
 let asked = 0
@@ -20,7 +20,7 @@ expose({
     tell(0, layout())
     let told = start
     let more = true
-    while (more && performance.now() - start < ms) {
+    while (more && ganging.steps + slice <= mostLayoutSteps && performance.now() - start < ms) {
       more = ganging.step(slice)
       const now = performance.now()
       if (ganging.sheets < best) {

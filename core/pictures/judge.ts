@@ -48,8 +48,19 @@ const cutShare = 0.3
 /** From this share of a face or lettering beyond the piece's edge on it is said (E). */
 const overShare = 0.1
 
-/** What to look at in one picture at its printed size, the worst first. Accepted findings come as notes. */
-export function judgePicture(picture: Picture, c: PictureContext): PictureFinding[] {
+/** What to look at in one picture at its printed size, the worst first. Accepted findings come as notes. A picture that is judged
+ *  again against the same is not judged anew: strips of tape are laid for each mark, and plans are made at every change. */
+export function judgePicture(picture: Picture, c: PictureContext): readonly PictureFinding[] {
+  const against = JSON.stringify(c)
+  const known = judged.get(picture)
+  if (known?.against === against) return known.found
+  const found = judge(picture, c)
+  judged.set(picture, { against, found })
+  return found
+}
+const judged = new WeakMap<Picture, { against: string; found: readonly PictureFinding[] }>()
+
+function judge(picture: Picture, c: PictureContext): PictureFinding[] {
   const found = [
     ...reading(picture, c),
     ...sharp(picture, c),
@@ -62,7 +73,7 @@ export function judgePicture(picture: Picture, c: PictureContext): PictureFindin
   const rank = { stop: 0, look: 1, note: 2, fine: 3 }
   return found
     .map((f): PictureFinding => (accepted.has(f.code) && f.level === 'look' ? { ...f, level: 'note' } : f))
-    .sort((a, b) => rank[a.level] - rank[b.level])
+    .sort((x, y) => rank[x.level] - rank[y.level])
 }
 
 const say = (code: PictureCode, level: PictureFinding['level'], mark: Mark, values: PictureFinding['values'] = {}): PictureFinding => ({
@@ -141,15 +152,19 @@ const care = (p: Picture): PictureFinding[] => [
   ...(p.deleteOn === null ? [say('kept-on', 'note', 'P')] : []),
 ]
 
-/** Findings of all pictures, by code, worst level first: which pictures have them. */
-export function pictureFindings(pictures: readonly Picture[], c: PictureContext): { finding: PictureFinding; pictures: Picture[] }[] {
-  const by = new Map<string, { finding: PictureFinding; pictures: Picture[] }>()
+/** Findings of all pictures, by code, worst level first: which pictures have them, and each one's own. */
+export function pictureFindings(
+  pictures: readonly Picture[],
+  c: PictureContext,
+): { finding: PictureFinding; pictures: Picture[]; each: PictureFinding[] }[] {
+  const by = new Map<string, { finding: PictureFinding; pictures: Picture[]; each: PictureFinding[] }>()
   for (const p of pictures)
     for (const f of judgePicture(p, c)) {
       const key = `${f.code} ${f.level}`
-      const now = by.get(key)
-      if (now) now.pictures.push(p)
-      else by.set(key, { finding: f, pictures: [p] })
+      const now = by.get(key) ?? { finding: f, pictures: [], each: [] }
+      now.pictures.push(p)
+      now.each.push(f)
+      by.set(key, now)
     }
   return [...by.values()]
 }

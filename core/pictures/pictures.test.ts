@@ -174,6 +174,17 @@ describe('judging a picture', () => {
   })
   it('takes what somebody has accepted as a note', () =>
     expect(codes(picture({ width: 300, height: 300, accepted: ['poor'] }))).toEqual(['note poor']))
+  it('judged again against the same gives the same, against something else something else', () => {
+    const p = picture({ pale: 0.5 })
+    expect(judgePicture(p, { ...context })).toBe(judgePicture(p, { ...context }))
+    expect(codes(p, { surfaceIsWhite: true })).toEqual([])
+    expect(codes(p)).toEqual(['look whites-go'])
+    expect(codes({ ...p, pale: 0.1 })).toEqual([])
+  })
+  it('keeps each picture’s own finding beside what is said for all', () => {
+    const [soft] = pictureFindings([picture({ id: 'a', width: 560, height: 560 }), picture({ id: 'b', width: 420, height: 420 })], context)
+    expect(soft!.each.map((f) => f.values['real'])).toEqual([140, 105])
+  })
   it('says a code once for all that have it', () => {
     const found = pictureFindings([picture({ id: 'a', pale: 0.5 }), picture({ id: 'b', pale: 0.6 }), picture({ id: 'c' })], context)
     expect(found.map((f) => [f.finding.code, f.pictures.map((p) => p.id)])).toEqual([['whites-go', ['a', 'b']]])

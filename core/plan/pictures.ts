@@ -61,13 +61,9 @@ function judged(s: Situation, plan: Plan): Finding[] {
   const people = s.workshop.group.participants
   return pictureFindings(s.workshop.pictures ?? [], pictureContext(s, plan))
     .filter((x) => x.finding.level === 'stop' || x.finding.level === 'look')
-    .map(({ finding: f, pictures }) => {
+    .map(({ finding: f, pictures, each }) => {
       const names = pictures.map((p) => ownerName(people, p))
-      const worst = Math.min(
-        ...pictures.map((p) =>
-          Number(pictureFindings([p], pictureContext(s, plan)).find((x) => x.finding.code === f.code)?.finding.values['percent'] ?? 100),
-        ),
-      )
+      const worst = Math.min(...each.map((x) => Number(x.values['percent'] ?? 100)))
       const level = f.level === 'stop' ? ('stop' as const) : ('look' as const)
       return {
         ...finding(

@@ -6,12 +6,14 @@ import { clockOf, type House } from '#core/house'
 import { stateWord } from '#core/phrases'
 import PieceToken from '../ui/PieceToken.vue'
 import { useDesk } from './desk'
+import { unkeptCount } from './queue'
 
 /** The ramp with live counts at the foot of every view, and whether everything is saved. */
 const props = defineProps<{ counts: Record<PieceState, number>; words: Recipe['words']; house: House | undefined }>()
 const desk = useDesk()
 const status = computed(() => {
-  if (desk.offline) return `Offline, ${desk.pending.length} ${desk.pending.length === 1 ? 'change waits' : 'changes wait'} here`
+  const unkept = unkeptCount.value ? ': keep this page open, the browser has no room for them' : ''
+  if (desk.offline) return `Offline, ${desk.pending.length} ${desk.pending.length === 1 ? 'change waits' : 'changes wait'} here${unkept}`
   if (desk.pending.length) return 'saving'
   const h = props.house
   if (!h) return 'all saved'

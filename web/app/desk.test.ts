@@ -4,7 +4,7 @@ import { beforeEach, describe, expect, it, vi } from 'vitest'
 import { demoHouses, demoWorkshops } from '#core/demo'
 import { applyChanges, clashes, type Change, type Command, type Workshop } from '#core/workshop'
 import { useDesk } from './desk'
-import { queue } from './queue'
+import { queue, unkeptCount } from './queue'
 
 const id = 'moths-of-the-marsh'
 const now = '2026-05-15T15:00:00-04:00[America/New_York]'
@@ -199,6 +199,23 @@ describe('the desk', () => {
     desk.undo()
     desk.undo()
     expect(desk.done).toEqual([])
+  })
+  it('sends what the browser has no room to keep, and says that the page has to stay open until then', async () => {
+    const desk = await begun()
+    server.away = true
+    vi.spyOn(IDBObjectStore.prototype, 'put').mockImplementation(() => {
+      throw new DOMException('full', 'QuotaExceededError')
+    })
+    const warned = vi.spyOn(console, 'warn').mockImplementation(() => undefined)
+    desk.act(deed(3))
+    await vi.waitFor(() => expect([desk.offline, unkeptCount.value]).toEqual([true, 1]))
+    expect((await queue.all()).map((c) => c.kind)).toEqual(['helpers'])
+    vi.mocked(IDBObjectStore.prototype.put).mockRestore()
+    server.away = false
+    desk.act(deed(4, 3))
+    await quiet()
+    expect([server.helpers, unkeptCount.value, warned.mock.calls.length]).toEqual([4, 0, 1])
+    warned.mockRestore()
   })
   it('a deed without a change is none', async () => {
     const desk = await begun()

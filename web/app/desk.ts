@@ -7,7 +7,7 @@ import { phrases } from '#core/phrases'
 import { addMinutes, inZone } from '#core/time'
 import { inverse, lenient, valueAt, type Change, type Clash, type Command, type Guard, type Workshop } from '#core/workshop'
 import { api, Refused, type Outcome, type Problem, type Stored } from './api'
-import { queue } from './queue'
+import { queue, unkeptCount } from './queue'
 
 export interface Deed {
   kind: string
@@ -244,6 +244,8 @@ export const useDesk = defineStore('desk', () => {
     setInterval(() => tick.value++, 30_000)
     setInterval(() => void (pending.value.length && flush()), 3000)
     window.addEventListener('online', () => void flush())
+    // What the browser could not keep would go with the page: it asks first.
+    window.addEventListener('beforeunload', (e) => unkeptCount.value > 0 && e.preventDefault())
   }
 
   function callMe(name: string): void {

@@ -116,8 +116,12 @@ defineExpose({ choose })
     </div>
     <div v-if="mine.length || doubles.length" class="list" role="status">
       <p v-if="mine.length" class="small">
-        <b>{{ mine.length }} on {{ mine.length === 1 ? 'its' : 'their' }} way</b>, {{ Math.round((100 * done) / mine.length) }} %. They are
-        kept in this browser until they are in.
+        <b>{{ mine.length }} on {{ mine.length === 1 ? 'its' : 'their' }} way</b>, {{ Math.round((100 * done) / mine.length) }} %.
+        {{
+          mine.every((u) => u.kept)
+            ? 'They are kept in this browser until they are in.'
+            : 'This browser has no room to keep them all: leave this page open until they are in.'
+        }}
         <v-btn v-if="failed" @click="uploads.retry(workshop.id)">Try again</v-btn>
       </p>
       <ul v-if="mine.length">

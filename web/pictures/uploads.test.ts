@@ -133,6 +133,20 @@ describe('pictures on their way in', () => {
     await vi.waitFor(() => expect(uploads.list).toEqual([]))
     expect(now().pictures!.at(-1)!.suggested).toEqual([{ id: 's1', ...place }])
   })
+  it('go from memory where the browser has no room to keep them, and say so', async () => {
+    const { uploads, now } = await begin()
+    vi.spyOn(IDBObjectStore.prototype, 'put').mockImplementationOnce(() => {
+      throw new DOMException('full', 'QuotaExceededError')
+    })
+    const warned = vi.spyOn(console, 'warn').mockImplementation(() => undefined)
+    await uploads.add(blocks, [file('emry.png')])
+    expect(uploads.of(blocks.id)[0]!.kept).toBe(false)
+    await made(1)
+    Request.made[0]!.answer(201, picture(Request.made[0]!.id))
+    await vi.waitFor(() => expect(uploads.list).toEqual([]))
+    expect(now().pictures!.at(-1)!.id).toBe(Request.made[0]!.id)
+    warned.mockRestore()
+  })
   it('are sent two at a time, with what is sent so far', async () => {
     const { uploads } = await begin()
     await uploads.add(

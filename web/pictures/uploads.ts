@@ -16,6 +16,8 @@ export interface Upload {
   /** Share that is sent. */
   sent: number
   state: 'waiting' | 'sending' | 'failed' | 'refused'
+  /** This browser had room to keep it: a reload does not lose it. */
+  kept: boolean
   problem?: Problem
   /** The same pixels are in already, under this id. */
   sameAs?: string
@@ -41,6 +43,19 @@ interface Answer {
 
 let db: Promise<IDBPDatabase> | undefined
 const open = () => (db ??= openDB('imprenta-uploads', 1, { upgrade: (d) => void d.createObjectStore('files', { keyPath: 'id' }) }))
+/** Files that this browser had no room for: they are sent from memory while the page stays open. */
+const unkept = new Map<string, Kept>()
+async function keep(kept: Kept): Promise<boolean> {
+  try {
+    await (await open()).put('files', kept)
+    return true
+  } catch (e) {
+    db = undefined
+    console.warn(`no room to keep ${kept.name} in this browser`, e)
+    unkept.set(kept.id, kept)
+    return false
+  }
+}
 /** So many are sent at once. */
 const atOnce = 2
 
@@ -64,8 +79,8 @@ export const useUploads = defineStore('uploads', () => {
       const participant = found && told === undefined && taken.has(found) ? null : found
       if (participant) taken.add(participant)
       const kept: Kept = { id: uuidv7(), workshop: workshop.id, participant, name: file.name, file }
-      await (await open()).put('files', kept)
-      list.value.push({ id: kept.id, workshop: workshop.id, name: file.name, participant, sent: 0, state: 'waiting' })
+      const isKept = await keep(kept)
+      list.value.push({ id: kept.id, workshop: workshop.id, name: file.name, participant, sent: 0, state: 'waiting', kept: isKept })
     }
     void next()
   }
@@ -75,7 +90,7 @@ export const useUploads = defineStore('uploads', () => {
     const kept = (await (await open()).getAll('files')) as Kept[]
     for (const k of kept)
       if (!list.value.some((u) => u.id === k.id))
-        list.value.push({ id: k.id, workshop: k.workshop, name: k.name, participant: k.participant, sent: 0, state: 'waiting' })
+        list.value.push({ id: k.id, workshop: k.workshop, name: k.name, participant: k.participant, sent: 0, state: 'waiting', kept: true })
     void next()
   }
 
@@ -83,7 +98,7 @@ export const useUploads = defineStore('uploads', () => {
     const waiting = list.value.find((u) => u.state === 'waiting')
     if (!waiting || list.value.filter((u) => u.state === 'sending').length >= atOnce) return
     waiting.state = 'sending'
-    const kept = (await (await open()).get('files', waiting.id)) as Kept | undefined
+    const kept = unkept.get(waiting.id) ?? ((await (await open()).get('files', waiting.id)) as Kept | undefined)
     // Stopped meanwhile: nothing is sent.
     if (!list.value.some((u) => u.id === waiting.id)) return void next()
     if (!kept) return drop(waiting.id)
@@ -158,7 +173,7 @@ export const useUploads = defineStore('uploads', () => {
   async function drop(id: string): Promise<void> {
     sending.get(id)?.abort()
     list.value = list.value.filter((u) => u.id !== id)
-    await (await open()).delete('files', id)
+    if (!unkept.delete(id)) await (await open()).delete('files', id)
   }
 
   function retry(workshop: string): void {

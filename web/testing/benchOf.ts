@@ -8,7 +8,8 @@ import type { Bench } from '../bench/useBench'
 export const testNow = '2026-05-15T15:00:00-04:00[America/New_York]'
 export const demoOf = (id: string): Workshop => demoWorkshops('2026-05-15').find((w) => w.id === id)!
 
-/** A bench in memory, without a desk: what is done is applied at once; `deeds` are their labels, `counted` what they counted on. */
+/** A bench in memory, without a desk: what is done is applied at once; `deeds` are their labels, `counted` what they counted on,
+ *  `cupboard` what was done to the house. */
 export function benchOf(workshop: Workshop) {
   const house = demoHouses.find((h) => h.id === workshop.houseId)!
   const now = testNow
@@ -23,6 +24,9 @@ export function benchOf(workshop: Workshop) {
   const plan = computed(() => planWorkshop({ workshop: w.value, house, now }))
   const set = (path: string, after: unknown, label: string) => act('set', label, [{ path, before: valueAt(w.value, path), after }])
   const effect = () => ''
-  const bench = { workshop: w, house: ref(house), plan, say: ref(phrases(house, now)), act, set, effect } as unknown as Bench
-  return { w, plan, deeds, counted, bench }
+  const change = () => undefined
+  const cupboard: unknown[] = []
+  const desk = { act: (d: unknown) => cupboard.push(d) }
+  const bench = { workshop: w, house: ref(house), plan, say: ref(phrases(house, now)), act, set, effect, change, desk } as unknown as Bench
+  return { w, plan, deeds, counted, cupboard, bench }
 }

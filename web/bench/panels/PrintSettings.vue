@@ -126,7 +126,7 @@ function addMiddle() {
                 :max="9"
                 :note="
                   w.choices.copies === undefined
-                    ? 'so that everybody has a good one, 90 % sure; one with a printer in the room'
+                    ? `so that everybody has a good one, ${Math.round(w.choices.confidence * 100)} % sure; one with a printer in the room`
                     : 'you chose'
                 "
                 @update:model-value="bench.set('choices/copies', $event, `${$event} ${$event === 1 ? 'copy' : 'copies'} of each picture`)"

@@ -81,6 +81,18 @@ function tiled(p: Print, room: Size): Print[] {
   })
 }
 
+/** The part of the whole picture that a print shows: shares of its sides from the upper left corner; all of it where it is no tile. */
+export function windowOf(p: Pick<Print, 'part' | 'widthMm' | 'heightMm'>, whole: Size): { x: number; y: number; w: number; h: number } {
+  if (!p.part) return { x: 0, y: 0, w: 1, h: 1 }
+  const share = (n: number) => Number(n.toFixed(6))
+  return {
+    x: share(p.part.xMm / whole.widthMm),
+    y: share(1 - (p.part.yMm + p.heightMm) / whole.heightMm),
+    w: share(p.widthMm / whole.widthMm),
+    h: share(p.heightMm / whole.heightMm),
+  }
+}
+
 /** How many prints each picture has. */
 export function shareCopies(prints: readonly Print[]): Map<string, number> {
   const by = new Map<string, number>()

@@ -14,6 +14,7 @@ import {
   printsOf,
   shareCopies,
   stillToPrint,
+  windowOf,
   type LaidPrint,
   type Layout,
   type PrintedJob,
@@ -275,6 +276,17 @@ describe('the out-tray', () => {
       .map((p, i) => ({ ...p, id: ['a', 'b'][i]! }))
     expect(stillToPrint(prints, [job]).map((p) => p.id)).toEqual(['b'])
   })
+})
+
+test('a tile shows its part of the whole, from the upper left; what is no tile shows all of it', () => {
+  const part = { column: 1, row: 0, columns: 2, rows: 2, xMm: 160, yMm: 0 }
+  expect(windowOf({ part, widthMm: 170, heightMm: 140 }, { widthMm: 330, heightMm: 260 })).toEqual({
+    x: 0.484848,
+    y: 0.461538,
+    w: 0.515152,
+    h: 0.538462,
+  })
+  expect(windowOf({ widthMm: 170, heightMm: 140 }, { widthMm: 170, heightMm: 140 })).toEqual({ x: 0, y: 0, w: 1, h: 1 })
 })
 
 describe('a person’s print', () => {

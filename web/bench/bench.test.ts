@@ -62,6 +62,12 @@ describe('the piece', () => {
   })
 })
 
+test('a clip of a tile goes on beyond it: the right half of a disc begins at its left edge', () => {
+  const { clipPath } = pieceClip('round', false, { x: 0.5, y: 0, w: 0.5, h: 1 })
+  expect(clipPath).toMatch(/^polygon\(100\.00% 50\.00%, /)
+  expect(clipPath).toContain('-100.00% 50.00%')
+})
+
 test.each([
   ['straight', false, undefined],
   ['round', false, /^polygon\(100\.00% 50\.00%, /],

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, onBeforeUnmount, onMounted, ref, watch } from 'vue'
-import type { PictureFinding } from '#core/pictures'
+import type { Crop, PictureFinding } from '#core/pictures'
 import type { Outline } from '#core/recipe'
 import type { Picture } from '#core/workshop'
 import { pieceClip } from '../ui/pieceClip'
@@ -18,6 +18,8 @@ const props = defineProps<{
   mirrored?: boolean
   size?: 'thumb' | 'view'
   outline?: Outline
+  /** Of a tile: the part of the whole that it shows. */
+  part?: Crop
 }>()
 const canvas = ref<HTMLCanvasElement>()
 const gone = ref(false)
@@ -45,7 +47,7 @@ async function paint() {
   }
   const ctx = c.getContext('2d', { willReadFrequently: true })
   if (!ctx || !image) return
-  paintPlaced(ctx, image, props.picture, props.print)
+  paintPlaced(ctx, image, props.picture, props.print, props.part)
   paintFinding(ctx, props.finding, props.surface ?? '#E6D2AC')
 }
 /** A picture is fetched and drawn once it comes near the screen: four hundred of them cost no more than those that are seen. */
@@ -65,7 +67,19 @@ onBeforeUnmount(() => watcher.disconnect())
 const looks = computed(() => {
   const { id, width, height, edit } = props.picture
   const { widthMm, heightMm } = props.print
-  return JSON.stringify([id, width, height, edit, widthMm, heightMm, props.finding?.code, props.surface, props.width, props.height])
+  return JSON.stringify([
+    id,
+    width,
+    height,
+    edit,
+    widthMm,
+    heightMm,
+    props.finding?.code,
+    props.surface,
+    props.width,
+    props.height,
+    props.part,
+  ])
 })
 watch(looks, paint, { flush: 'post' })
 </script>
@@ -76,7 +90,7 @@ watch(looks, paint, { flush: 'post' })
       :width="Math.round(width * 2)"
       :height="Math.round(height * 2)"
       :class="{ flip: mirrored }"
-      :style="pieceClip(outline ?? 'straight')"
+      :style="pieceClip(outline ?? 'straight', false, part)"
     />
     <span v-if="gone" class="gone small">not reachable</span>
   </span>

@@ -1,8 +1,10 @@
 import { lostOutline } from './lostOutline'
-import { cropOf, turnedBox, type PictureFinding } from '#core/pictures'
+import { cropOf, turnedBox, type Crop, type PictureFinding } from '#core/pictures'
 import { asItIs, type Picture } from '#core/workshop'
 
 export const pictureUrl = (workshop: string, id: string, size: 'thumb' | 'view') => `/api/workshops/${workshop}/pictures/${id}/${size}.jpg`
+
+const whole: Crop = { x: 0, y: 0, w: 1, h: 1 }
 
 /** Draws a picture as placed: turned, cropped to the print's shape, black and white, lightened. Fills the canvas. */
 export function paintPlaced(
@@ -10,6 +12,7 @@ export function paintPlaced(
   image: CanvasImageSource & { width: number; height: number },
   picture: Picture,
   print: { widthMm: number; heightMm: number },
+  window: Crop = whole,
 ): void {
   const { width: w, height: h } = ctx.canvas
   const edit = picture.edit ?? asItIs
@@ -19,6 +22,9 @@ export function paintPlaced(
   ctx.fillStyle = '#fff'
   ctx.fillRect(0, 0, w, h)
   if (edit.blackWhite) ctx.filter = 'grayscale(1)'
+  // Of a tile only its part: the whole would be so much larger, and begins beyond the canvas.
+  ctx.scale(1 / window.w, 1 / window.h)
+  ctx.translate(-window.x * w, -window.y * h)
   // The crop's corner stands at the origin, its width fills the canvas.
   ctx.scale(w / (crop.w * box.width), h / (crop.h * box.height))
   ctx.translate(-crop.x * box.width + box.width / 2, -crop.y * box.height + box.height / 2)

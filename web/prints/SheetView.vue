@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { LaidPrint, LaidSheet } from '#core/prints'
+import { windowOf, type LaidPrint, type LaidSheet } from '#core/prints'
 import type { Paper } from '#core/house'
 import type { Outline } from '#core/recipe'
 import CroppedPicture from '../pictures/CroppedPicture.vue'
@@ -43,7 +43,8 @@ const style = computed(() => ({ width: `${px(props.paper.widthMm)}px`, height: `
           :width="picture(p).w"
           :height="picture(p).h"
           :mirrored="mirrored"
-          :outline="p.print.part ? 'straight' : outline"
+          :outline="outline"
+          :part="windowOf(p.print, size)"
           :size="small ? 'thumb' : 'view'"
       /></span>
       <slot name="place" :place="p" />

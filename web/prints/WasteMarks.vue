@@ -82,8 +82,11 @@ const who = computed(() => [...new Set(props.sheet.places.map((p) => p.print.lab
   margin: 0 0 -0.75px;
 }
 .bar.upright b {
-  left: 9px;
-  top: 2px;
+  left: 7px;
+  top: auto;
+  bottom: 4px;
+  writing-mode: vertical-rl;
+  transform: rotate(180deg);
   white-space: nowrap;
 }
 .list {

@@ -13,7 +13,7 @@ import {
   type SheetsInput,
 } from '#core/sheets'
 import type { PrintLock } from '#core/workshop'
-import type { Print } from './list'
+import { borderOf, type Print } from './list'
 import { onMarks } from './marks'
 import { showLength, type LengthUnit, type Size } from '#core/units'
 import type { Paper } from '#core/house'
@@ -92,7 +92,12 @@ export function beginLayout({ prints, paper, gutterMm, locks, unit }: LayoutAsk)
           .map(sized)
           .join(', ')} is larger than this paper prints`,
         why: `printable are ${sized({ widthMm: paper.widthMm - 2 * paper.marginMm, heightMm: paper.heightMm - 2 * paper.marginMm })}`,
-        remedies: ['make the piece smaller', 'tile it across sheets with an overlap', 'take larger paper'],
+        remedies: [
+          ...(large.some((id) => bySize.get(id)!.some((x) => borderOf(x) > 0)) ? ['make the border to hold smaller'] : []),
+          'make the piece smaller',
+          'tile it across sheets with an overlap',
+          'take larger paper',
+        ],
       },
     }
   const held = locks.flatMap((l): Lock[] => {

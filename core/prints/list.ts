@@ -68,11 +68,17 @@ function seatLabels(plan: Plan): string[] {
   return plan.seating.flatMap((count, table) => Array.from({ length: count }, (_, place) => seatNumber(table, place)))
 }
 
+/** The border to hold round a print's picture, in mm at each side. Tiles have none: their overlaps are held. */
+export const borderOf = (p: Pick<Print, 'part' | 'picture'>): number => (p.part ? 0 : (p.picture?.edit?.borderMm ?? 0))
+
 /** A print larger than the printable area as tiles that overlap, so that they can be glued to one. */
 function tiled(p: Print, room: Size): Print[] {
-  const { columns, rows, widthMm, heightMm } = tilesOf(p, room)
+  if (tilesOf(p, room).columns * tilesOf(p, room).rows === 1) return [p]
+  const border = 2 * borderOf(p)
+  const { columns, rows, widthMm, heightMm } = tilesOf({ widthMm: p.widthMm - border, heightMm: p.heightMm - border }, room)
   const n = columns * rows
-  if (n === 1) return [p]
+  // Without its border it fits: then the border gives way.
+  if (n === 1) return [{ ...p, widthMm, heightMm, part: { column: 0, row: 0, columns: 1, rows: 1, xMm: 0, yMm: 0 } }]
   const step = (at: number, each: number) => Number((at * (each - tileOverlapMm)).toFixed(3))
   return Array.from({ length: n }, (_, k) => {
     const [column, row] = [k % columns, Math.floor(k / columns)]

@@ -14,6 +14,7 @@ import {
   printsOf,
   shareCopies,
   stillToPrint,
+  borderOf,
   windowOf,
   type LaidPrint,
   type Layout,
@@ -189,6 +190,15 @@ describe('cuts on the marks of a ruler', () => {
     expect(onMarks(tree, [place], { widthMm: 100, heightMm: 100 }, 'mm')).toMatchObject({ atMm: 30.4 })
     expect(onMarks(tree, [{ ...place, widthMm: 18 }], { widthMm: 100, heightMm: 100 }, 'mm')).toMatchObject({ atMm: 30 })
   })
+  it('a border that makes it too large is named first', () => {
+    const wide = listOf(blocks).map((p) => ({
+      ...p,
+      widthMm: 210,
+      picture: p.picture && { ...p.picture, edit: { ...asItIs, borderMm: 10 } },
+    }))
+    const said = layPrints({ prints: wide, paper: a4, gutterMm: 6, locks: [], unit: 'mm' })
+    expect(isRefusal(said) && said.refused.remedies[0]).toBe('make the border to hold smaller')
+  })
   it('a refusal speaks in what the house measures in', () => {
     const plan = planWorkshop({ workshop: moths, house: demoHouses[0]!, now })
     const large = printsOf(plan, moths, room).map((p) => ({ ...p, widthMm: 355.6, heightMm: 254 }))
@@ -276,6 +286,25 @@ describe('the out-tray', () => {
       .map((p, i) => ({ ...p, id: ['a', 'b'][i]! }))
     expect(stillToPrint(prints, [job]).map((p) => p.id)).toEqual(['b'])
   })
+})
+
+test('a picture that is larger than the paper only with its border is printed without, one that is larger anyway in tiles without', () => {
+  const [p] = blocks.pictures!.filter((x) => x.participant)
+  const of = (mm: number) => {
+    const big: Workshop = {
+      ...blocks,
+      choices: { ...blocks.choices, tile: true },
+      designs: [{ ...blocks.designs[0]!, width: { mm, text: `${mm} mm` }, height: { mm, text: `${mm} mm` } }],
+      pictures: [{ ...p!, edit: { ...asItIs, borderMm: 10 } }],
+    }
+    return listOf(big).filter((x) => x.participant === p!.participant && x.purpose === 'piece')
+  }
+  expect(of(150).map((x) => [x.widthMm, borderOf(x)])).toEqual([[170, 10]])
+  expect(of(195).map((x) => [x.widthMm, x.heightMm, borderOf(x)])).toEqual([[195, 195, 0]])
+  const tiles = of(390)
+  expect(tiles.map((x) => borderOf(x))).toEqual([0, 0, 0, 0])
+  // Together, less their overlaps, they are the picture, whole.
+  expect(2 * tiles[0]!.widthMm - 10).toBeCloseTo(390, 3)
 })
 
 test('a tile shows its part of the whole, from the upper left; what is no tile shows all of it', () => {

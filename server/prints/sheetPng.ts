@@ -1,6 +1,6 @@
 import sharp, { type OverlayOptions } from 'sharp'
 import { outlinePath } from '#core/recipe'
-import type { LaidSheet, Print } from '#core/prints'
+import { borderOf, type LaidSheet, type Print } from '#core/prints'
 import type { PrintsPdf } from './sheetsPdf'
 
 /** Pixels an inch of a sheet's picture. */
@@ -25,7 +25,7 @@ export async function sheetPng(
   for (const p of sheet.places) {
     const bytes = await develop(p.print)
     if (!bytes) continue
-    const border = p.print.picture?.edit?.borderMm ?? 0
+    const border = borderOf(p.print)
     const [width, height] = [px(p.print.widthMm - 2 * border), px(p.print.heightMm - 2 * border)]
     let made = sharp(bytes).resize(width, height, { fit: 'fill' })
     if (o.outline !== 'straight')

@@ -1,7 +1,7 @@
 import PDFDocument from 'pdfkit'
 import type { House, Paper } from '#core/house'
 import { outlinePath, type Outline } from '#core/recipe'
-import { furnish, type LaidPrint, type LaidSheet, type Line, type Print } from '#core/prints'
+import { borderOf, furnish, type LaidPrint, type LaidSheet, type Line, type Print } from '#core/prints'
 import { printedName, registerFaces, write, type Doc } from '../exports/ink'
 
 export interface PrintsPdf {
@@ -75,7 +75,7 @@ class Images {
 
 async function drawPlace(doc: Doc, p: LaidPrint, o: PrintsPdf, images: Images): Promise<void> {
   const top = o.paper.heightMm - p.yMm - p.heightMm
-  const border = p.print.picture?.edit?.borderMm ?? 0
+  const border = borderOf(p.print)
   const [w, h] = [p.print.widthMm - 2 * border, p.print.heightMm - 2 * border]
   const image = await images.of(p.print)
   doc.save()

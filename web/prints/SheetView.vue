@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { windowOf, type LaidPrint, type LaidSheet } from '#core/prints'
+import { borderOf, windowOf, type LaidPrint, type LaidSheet } from '#core/prints'
 import type { Paper } from '#core/house'
 import type { Outline } from '#core/recipe'
 import CroppedPicture from '../pictures/CroppedPicture.vue'
@@ -19,7 +19,7 @@ const props = defineProps<{
 const px = (mm: number) => mm * props.scale
 /** The picture inside its border, lying as the print does. */
 function picture(p: LaidPrint) {
-  const border = p.print.picture?.edit?.borderMm ?? 0
+  const border = borderOf(p.print)
   const [w, h] = [p.print.widthMm - 2 * border, p.print.heightMm - 2 * border]
   return { w: px(w), h: px(h) }
 }

@@ -194,6 +194,7 @@ describe('cuts on the marks of a ruler', () => {
     const wide = listOf(blocks).map((p) => ({
       ...p,
       widthMm: 210,
+      heightMm: 210,
       picture: p.picture && { ...p.picture, edit: { ...asItIs, borderMm: 10 } },
     }))
     const said = layPrints({ prints: wide, paper: a4, gutterMm: 6, locks: [], unit: 'mm' })

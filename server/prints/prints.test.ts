@@ -147,6 +147,10 @@ describe('the sheets as PDF', () => {
   it('come as a PNG, one by one', async () => {
     const png = await pdf('prints/1.png')
     expect(await sharp(png).metadata()).toMatchObject({ format: 'png', density: 200, width: 1654, height: 2339 })
+    // Names, bar and list stand in the waste, as in the PDF: ink to the right of the pictures (125 mm blocks from 5 mm on).
+    const waste = sharp(png).extract({ left: 1080, top: 60, width: 500, height: 2200 }).greyscale()
+    const dark = (await waste.raw().toBuffer()).reduce((n, x) => n + Number(x < 100), 0)
+    expect(dark).toBeGreaterThan(500)
   })
   it('are cut out along the outline of a round piece, in PDF and PNG, and mirrored with it', async () => {
     const other = '/api/workshops/kelp-coasters'
@@ -156,7 +160,7 @@ describe('the sheets as PDF', () => {
     expect(taken.status).toBe('applied')
     const png = (await server.api.get(`${other}/prints/1.png`).buffer(true)).body as Buffer
     const { data, info } = await sharp(png).greyscale().raw().toBuffer({ resolveWithObject: true })
-    const dark = data.reduce((n, x) => n + Number(x < 240), 0)
+    const dark = data.reduce((n, x) => n + Number(x > 100 && x < 140), 0)
     // 800 px wide prints, each a disc of pi / 4 of its box: the rest of the sheet is bare.
     const box = ((101.6 / 25.4) * 200) ** 2
     const discs = dark / ((box * Math.PI) / 4)

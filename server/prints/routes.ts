@@ -141,10 +141,12 @@ export function printRoutes(pool: pg.Pool, clock: Clock): Router {
   router.get('/workshops/:id/prints/:sheet.png', async (req, res) => {
     const asked = readInput(wanted, req.query)
     const found = await find(req.params.id)
-    const sheet = (await layoutOf(found, asked.steps)).sheets[Number(req.params.sheet) - 1]
+    const { sheets } = await layoutOf(found, asked.steps)
+    const number = Number(req.params.sheet)
+    const sheet = sheets[number - 1]
     if (!sheet) throw new NotFound(`There is no sheet ${req.params.sheet}.`)
     res.type('image/png').setHeader('cache-control', 'no-store')
-    res.send(await sheetPng(sheet, pdfOf(found, { proof: false, numbers: [], of: 1 }), developer(found)))
+    res.send(await sheetPng(sheet, pdfOf(found, { proof: false, numbers: [number], of: sheets.length }), number, developer(found)))
   })
 
   router.get('/workshops/:id/print-jobs', async (req, res) => {

@@ -1,6 +1,7 @@
 import sharp, { type OverlayOptions } from 'sharp'
 import { outlinePath } from '#core/recipe'
 import { borderOf, type LaidSheet, type Print } from '#core/prints'
+import { sheetMarks } from './sheetMarks'
 import type { PrintsPdf } from './sheetsPdf'
 
 /** Pixels an inch of a sheet's picture. */
@@ -15,10 +16,11 @@ function outlineMask(print: Print, o: Pick<PrintsPdf, 'outline' | 'size'>, width
   return Buffer.from(`<svg xmlns="http://www.w3.org/2000/svg" width="${width}" height="${height}">${path}</svg>`)
 }
 
-/** One sheet as a PNG at 200 an inch, as it prints. */
+/** One sheet as a PNG at 200 an inch, as it prints: pictures, and beside them tabs, bar, list and trim marks. */
 export async function sheetPng(
   sheet: LaidSheet,
-  o: Pick<PrintsPdf, 'paper' | 'mirrored' | 'outline' | 'size'>,
+  o: PrintsPdf,
+  number: number,
   develop: (print: Print) => Promise<Buffer | undefined>,
 ): Promise<Buffer> {
   const layers: OverlayOptions[] = []
@@ -45,6 +47,9 @@ export async function sheetPng(
       : await made.png().toBuffer()
     layers.push({ input, left: px(p.xMm + border), top: px(o.paper.heightMm - p.yMm - p.heightMm + border) })
   }
+  const { widthMm, heightMm } = o.paper
+  const marks = `<svg xmlns="http://www.w3.org/2000/svg" width="${px(widthMm)}" height="${px(heightMm)}" viewBox="0 0 ${widthMm} ${heightMm}">${sheetMarks(sheet, o, number)}</svg>`
+  layers.push({ input: Buffer.from(marks), left: 0, top: 0 })
   const blank = { create: { width: px(o.paper.widthMm), height: px(o.paper.heightMm), channels: 3 as const, background: '#ffffff' } }
   return sharp(blank).composite(layers).withMetadata({ density: dpi }).png().toBuffer()
 }

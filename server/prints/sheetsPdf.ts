@@ -149,8 +149,7 @@ function drawFurniture(doc: Doc, sheet: LaidSheet, o: PrintsPdf, number: number)
   const who = [...new Set(sheet.places.map((p) => named(p.print)))]
   if (list)
     inLine(doc, list, o, (width, height) => {
-      const head = `${number}/${o.of}  ${o.ink}, ${o.stock}${o.mirrored ? ', mirrored' : ', not mirrored'}. Print at 100 %, never “fit to page”.`
-      const y = write(doc, head, { x: 0, y: 0, width, size: 7, style: 'bold' })
+      const y = write(doc, sheetHead(o, number), { x: 0, y: 0, width, size: 7, style: 'bold' })
       if (y + 8 < height) write(doc, who.join(', '), { x: 0, y: y + 2, width, size: 7 })
     })
   if (o.leadingEdge) {
@@ -167,7 +166,11 @@ function drawFurniture(doc: Doc, sheet: LaidSheet, o: PrintsPdf, number: number)
   }
 }
 
-const named = (print: Print): string => printedName(print.label, print.seat ?? print.id)
+/** What a sheet says of itself in its waste. */
+export const sheetHead = (o: PrintsPdf, number: number): string =>
+  `${number}/${o.of}  ${o.ink}, ${o.stock}${o.mirrored ? ', mirrored' : ', not mirrored'}. Print at 100 %, never “fit to page”.`
+
+export const named = (print: Print): string => printedName(print.label, print.seat ?? print.id)
 
 /** Draws in a line's own coordinates: from its upper left corner, or from its lower left one when it stands upright. */
 function inLine(doc: Doc, line: Line, o: PrintsPdf, draw: (width: number, height: number) => void): void {

@@ -40,10 +40,17 @@ const rows = computed(() => {
   const all = sheets.value.map((s, i) => ({ s, i }))
   return Array.from({ length: Math.ceil(all.length / columns.value) }, (_, r) => all.slice(r * columns.value, (r + 1) * columns.value))
 })
-const scroller = ref<{ scrollToIndex: (row: number) => void }>()
+const scroller = ref<{ scrollToIndex: (row: number) => void; $el: HTMLElement }>()
+/** The sheet that is looked at comes into view; what is in view stays where it is. */
 watch(
   () => props.number,
-  (n) => scroller.value?.scrollToIndex(Math.max(0, Math.floor((n - 1) / columns.value) - 1)),
+  (n) => {
+    const list = scroller.value
+    if (!list) return
+    const row = Math.floor((n - 1) / columns.value)
+    const { scrollTop, clientHeight } = list.$el
+    if (row * rowPx.value < scrollTop || (row + 1) * rowPx.value > scrollTop + clientHeight) list.scrollToIndex(row)
+  },
 )
 function title(s: Layout['sheets'][number]): string {
   if (s.waits) return 'waits'

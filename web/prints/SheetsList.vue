@@ -23,7 +23,7 @@ defineEmits<{ go: [number]; stop: []; paper: [PaperId] }>()
 const sheets = computed(() => props.layout.sheets)
 const fewest = computed(() => props.layout.lowerBound >= sheets.value.length)
 const paper = computed(() => props.plan.print.paper)
-const scale = computed(() => 56 / paper.value.widthMm)
+const scale = computed(() => 54 / paper.value.widthMm)
 const kinds = computed(() => {
   const by = new Map<string, number>()
   for (const p of props.prints) {

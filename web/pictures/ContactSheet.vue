@@ -46,10 +46,13 @@ const side = computed(() => {
   return { w: Math.round(w * k), h: Math.round(h * k) }
 })
 function walk(e: KeyboardEvent) {
-  const by = { ArrowLeft: -1, ArrowRight: 1, ArrowUp: -6, ArrowDown: 6 }[e.key]
+  const all = [...(e.currentTarget as HTMLElement).querySelectorAll<HTMLElement>('button')]
+  // As many as stand in the first row.
+  const below = all.findIndex((t) => t.offsetTop > all[0]!.offsetTop)
+  const row = below > 0 ? below : 6
+  const by = { ArrowLeft: -1, ArrowRight: 1, ArrowUp: -row, ArrowDown: row }[e.key]
   if (by === undefined) return
   e.preventDefault()
-  const all = [...(e.currentTarget as HTMLElement).querySelectorAll<HTMLElement>('button')]
   all[Math.min(all.length - 1, Math.max(0, all.indexOf(document.activeElement as HTMLElement) + by))]?.focus()
 }
 defineExpose({ tiles })

@@ -1,6 +1,6 @@
 import { cheapestPacks, type Purchase } from '#core/buying'
 import { filmUm, mediumNeed, type Coat } from '#core/medium'
-import { because, isRefusal, type Because, type Input, type Refusal } from '#core/reasons'
+import { because, isRefusal, type Because, type Figure, type Input, type Refusal } from '#core/reasons'
 import type { MaterialUse, ShareBy } from '#core/recipe'
 import { Decimal } from '#core/units'
 import { materialOf, sheetCostMinor, type Material, type Pack } from './catalogue'
@@ -14,6 +14,8 @@ export interface KitNeeds {
   prints: number
   perSheet: number
   areaMm2: number
+  /** Share of the box round the piece that its outline fills, already in the area; 1 with straight edges. */
+  outline: Figure
   /** The folded strip of one accordion book, 0 where there is none. */
   panelStripMm: number
   coat: Coat
@@ -174,6 +176,9 @@ function measureFilm(use: Extract<MaterialUse, { basis: 'area' }>, needs: KitNee
     inputs: [
       { name: 'blanks', value: needs.blanks },
       { name: 'area', value: needs.areaMm2 },
+      ...(needs.outline.value < 1
+        ? [{ name: 'outline', value: needs.outline.value, unit: 'share', mark: needs.outline.mark } satisfies Input]
+        : []),
       ...films.map((f): Input => ({ name: 'film-coats', value: f.film.value * f.coats.value, unit: 'um', mark: f.film.mark })),
       { name: 'waste', value: use.waste.value, unit: 'share', mark: use.waste.mark },
       { name: 'held', value: use.held.value, unit: 'ml', mark: use.held.mark },

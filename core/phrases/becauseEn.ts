@@ -67,6 +67,7 @@ export const inputNames: Record<string, string> = {
   pieces: 'pieces',
   rooms: 'rooms',
   area: 'area of each',
+  outline: 'of the box round it',
   'film-coats': 'wet film × coats',
   film: 'wet film',
   coats: 'coats',

@@ -85,6 +85,7 @@ export function planKit(s: Situation, print: PrintPlan, blanks: number, tape: St
     blanks,
     prints: print.prints,
     perSheet: print.grid.perSheet,
+    outline: figure(outlineShare(s.outline), 'share', s.outline === 'stone' ? 'E' : 'P'),
     panelStripMm: panels ? accordionStrip(s.picture.widthMm, panels).lengthMm : 0,
     areaMm2: Number((s.picture.widthMm * s.picture.heightMm * outlineShare(s.outline)).toFixed(3)),
     coat: s.resolved.coat,

@@ -7,6 +7,9 @@ const say = phrases(demoHouses[0]!, '2026-05-12T09:00:00-04:00[America/New_York]
 const values = {
   ink: 'toner',
   missing: 2,
+  copies: 3,
+  prints: 52,
+  sure: 90,
   names: 'Lior',
   count: 1,
   real: 90,

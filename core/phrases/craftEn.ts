@@ -80,6 +80,7 @@ export const craftRemedies: Record<string, Line<string>> = {
   'larger-paper': (v) => `Print on ${v['paper']}`,
   'tile-it': () => 'Print it in tiles',
   'house-stands-in': () => 'House pictures stand in',
+  'one-copy': () => 'One copy of each',
   'print-as-advised': () => 'Print as advised',
   'newest-recipe': (v) => `Take version ${v['newest']}`,
 }

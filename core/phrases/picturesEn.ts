@@ -6,7 +6,15 @@ const said = (title: string, body = ''): Said => ({ title, body })
 const many = (v: Values, one: string, more: string) => (Number(v['count'] ?? 1) === 1 ? one : more)
 
 /** What is said of pictures that are in, and of those that are not; `names` are their owners. */
-export const pictureLines: Record<`picture-${Exclude<PictureCode, 'mirrored' | 'kept-on'>}` | 'pictures-missing', Line<Said>> = {
+export const pictureLines: Record<
+  `picture-${Exclude<PictureCode, 'mirrored' | 'kept-on'>}` | 'pictures-missing' | 'many-copies',
+  Line<Said>
+> = {
+  'many-copies': (v) =>
+    said(
+      `${v['copies']} copies of each picture`,
+      `${v['prints']} prints, so that everybody has a good one, ${v['sure']} % sure. With a printer in the room one is enough.`,
+    ),
   'pictures-missing': (v) =>
     said(
       Number(v['missing']) === Number(v['people']) ? 'No picture is in yet' : `${v['missing']} of ${v['people']} pictures are not in`,

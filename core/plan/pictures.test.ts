@@ -21,6 +21,7 @@ describe('what a plan says of its pictures', () => {
       '3 of 16 pictures are not in',
       'Lark prints poor',
       'May Sorrel’s picture be used?',
+      '3 copies of each picture',
     ])
     expect(say.finding(find(blocks, 'pictures-missing')!).body).toBe('Emry, Ana, Jory. Their prints wait.')
     expect(plan(blocks).decisions.find((d) => d.id === 'pictures')).toMatchObject({ state: 'look', values: { in: 13, people: 16 } })
@@ -31,7 +32,18 @@ describe('what a plan says of its pictures', () => {
       ...all,
       group: { ...all.group, participants: all.group.participants.filter((p) => !['Emry', 'Ana', 'Jory'].includes(p.name!)) },
     }
-    expect(looks(people)).toEqual([])
+    expect(looks({ ...people, choices: { ...people.choices, copies: 1 } })).toEqual([])
+  })
+  it('says that copies are many and that one is enough with a printer in the room, until somebody chooses', () => {
+    const found = find(blocks, 'many-copies')!
+    expect([found.level, say.finding(found).body]).toEqual([
+      'note',
+      '52 prints, so that everybody has a good one, 90 % sure. With a printer in the room one is enough.',
+    ])
+    const [one] = found.remedies
+    const chosen = applyChanges<Workshop>(blocks, one!.changes)!
+    expect([plan(chosen).print.copies, plan(chosen).print.prints, find(chosen, 'many-copies')]).toEqual([1, 20, undefined])
+    expect(find({ ...blocks, designs: [{ ...blocks.designs[0]!, pictures: 'house' }] }, 'many-copies')).toBeUndefined()
   })
   it('only notes it long before the class when none is in, and looks when it comes near', () => {
     const none = { ...blocks, pictures: [] }

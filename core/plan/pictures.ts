@@ -25,7 +25,15 @@ export const pictureContext = (s: Situation, plan: Plan): PictureContext => ({
 const soonMin = 10 * 1440
 
 /** What is missing of the pictures, and what the pictures that are in need: said once for all that need it, by name. */
-export const pictureLooks: Find = (s, plan) => [...missingOnes(s), ...judged(s, plan)]
+export const pictureLooks: Find = (s, plan) => [...missingOnes(s), ...judged(s, plan), ...manyCopies(s, plan)]
+
+/** Copies against failure are many; who can print again in the room needs none. Nobody has chosen yet: it is said, not decided. */
+function manyCopies(s: Situation, plan: Plan): Finding[] {
+  const { copies, prints } = plan.print
+  if (s.design.pictures !== 'own' || s.workshop.choices.copies !== undefined || copies < 2) return []
+  const one = [remedy('one-copy', [{ path: 'choices/copies', before: null, after: 1 }])]
+  return [finding('many-copies', 'note', 'pictures', { copies, prints, sure: Math.round(s.workshop.choices.confidence * 100) }, one)]
+}
 
 function missingOnes(s: Situation): Finding[] {
   const people = s.workshop.group.participants

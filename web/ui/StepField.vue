@@ -3,17 +3,28 @@ import { ref, useId, watch } from 'vue'
 
 /** A number by minus, plus, or typing. What is typed and cannot be stays in the field, with what is wrong under it. */
 const props = withDefaults(
-  defineProps<{ modelValue: number; label: string; min?: number; max: number; strong?: boolean; suffix?: string; note?: string }>(),
+  defineProps<{
+    modelValue: number
+    label: string
+    min?: number
+    max: number
+    strong?: boolean
+    suffix?: string
+    note?: string
+    /** Nobody has said yet: the field is empty, and the first step takes the value as it is. */
+    unknown?: boolean
+  }>(),
   { min: 0 },
 )
 const emit = defineEmits<{ 'update:modelValue': [number] }>()
 const id = useId()
-const text = ref(String(props.modelValue))
+const shown = () => (props.unknown ? '' : String(props.modelValue))
+const text = ref(shown())
 const wrong = ref('')
 watch(
-  () => props.modelValue,
-  (n) => {
-    text.value = String(n)
+  () => [props.modelValue, props.unknown],
+  () => {
+    text.value = shown()
     wrong.value = ''
   },
 )
@@ -32,11 +43,11 @@ function typed(raw: string) {
       : n > props.max
         ? `${props.max} at the most.`
         : ''
-  if (!wrong.value && n !== props.modelValue) emit('update:modelValue', n)
+  if (!wrong.value && (props.unknown || n !== props.modelValue)) emit('update:modelValue', n)
 }
 const step = (by: number) => {
-  const n = Math.min(props.max, Math.max(props.min, props.modelValue + by))
-  if (n !== props.modelValue) emit('update:modelValue', n)
+  const n = Math.min(props.max, Math.max(props.min, props.modelValue + (props.unknown ? 0 : by)))
+  if (props.unknown || n !== props.modelValue) emit('update:modelValue', n)
 }
 </script>
 <template>
@@ -47,12 +58,13 @@ const step = (by: number) => {
       <input
         :value="text"
         inputmode="numeric"
+        :placeholder="unknown ? '?' : undefined"
         :aria-labelledby="id"
         :aria-invalid="!!wrong"
         @input="typed(($event.target as HTMLInputElement).value)"
         @keydown.up.prevent="step(1)"
         @keydown.down.prevent="step(-1)"
-        @blur="text.trim() === '' && (text = String(modelValue))"
+        @blur="text.trim() === '' && (text = shown())"
       />
       <button type="button" class="plain" :aria-label="`${label}: one more`" :disabled="modelValue >= max" @click="step(1)">+</button>
     </div>
@@ -105,5 +117,9 @@ input {
 }
 .bad {
   border-color: var(--stop);
+}
+input::placeholder {
+  color: var(--text-2);
+  opacity: 1;
 }
 </style>

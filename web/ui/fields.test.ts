@@ -48,6 +48,15 @@ describe('a number field', () => {
     await page.find('input').trigger('blur')
     expect(page.find('input').element.value).toBe('3')
   })
+  it('that nobody has said yet is empty; the first step takes what is usual, and typing it counts', async () => {
+    const page = field(5, { unknown: true })
+    expect([page.find('input').element.value, page.find('input').attributes('placeholder')]).toEqual(['', '?'])
+    await page.findAll('button')[1]!.trigger('click')
+    await page.find('input').setValue('5')
+    expect(told(page)).toEqual([[5], [5]])
+    await page.setProps({ unknown: false })
+    expect(page.find('input').element.value).toBe('5')
+  })
   it('shows what another tab made of it', async () => {
     const page = field(3)
     await page.find('input').setValue('99')

@@ -43,12 +43,13 @@ const traits: { id: keyof NonNullable<Design['picture']>; name: string; said: st
   { id: 'precious', name: 'Originals, precious paper', said: 'precious originals' },
 ]
 const pixels = computed(() => d.value.picture?.pixels)
-const setPixels = (which: 'width' | 'height', n: number) =>
-  know(
-    'picture',
-    { pixels: { width: 1200, height: 900, ...pixels.value, [which]: n } },
-    `${which} of the smallest picture became ${n} pixels`,
-  )
+/** One side is said; the other, until somebody says it, is as the print's shape has it. */
+function setPixels(which: 'width' | 'height', n: number) {
+  const { widthMm, heightMm } = plan.value.picture
+  const other = Math.min(99_999, Math.max(1, Math.round(which === 'width' ? (n * heightMm) / widthMm : (n * widthMm) / heightMm)))
+  const now = pixels.value ?? (which === 'width' ? { width: n, height: other } : { width: other, height: n })
+  know('picture', { pixels: { ...now, [which]: n } }, `${which} of the smallest picture became ${n} pixels`)
+}
 const dpi = computed(() => pixels.value && pixelsAnInch(pixels.value, plan.value.picture.widthMm, plan.value.picture.heightMm))
 
 const marking = ref<KeepClear['what']>('face')
@@ -218,6 +219,7 @@ function addMiddle() {
             label="Smallest: pixels wide"
             :min="1"
             :max="99999"
+            :unknown="!pixels"
             :model-value="pixels?.width ?? 1200"
             @update:model-value="setPixels('width', $event)"
           />
@@ -225,6 +227,7 @@ function addMiddle() {
             label="pixels high"
             :min="1"
             :max="99999"
+            :unknown="!pixels"
             :model-value="pixels?.height ?? 900"
             @update:model-value="setPixels('height', $event)"
           />

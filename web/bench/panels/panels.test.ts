@@ -174,6 +174,19 @@ describe('the prints', () => {
     await nextTick()
     expect([sure.w.value.choices.copies !== undefined, sure.page.text().includes('you chose')]).toEqual([true, true])
   })
+  it('know nothing of pixels until somebody says a side; the other is as the print’s shape has it', async () => {
+    const { page, w } = panel(PrintSettings, demoOf('moths-of-the-marsh'))
+    const field = (label: string) =>
+      page
+        .findAll('.step')
+        .find((s) => s.find('.label').text() === label)!
+        .find('input')
+    expect([field('Smallest: pixels wide').element.value, w.value.designs[0]!.picture?.pixels]).toEqual(['', undefined])
+    await field('Smallest: pixels wide').setValue('1400')
+    expect(w.value.designs[0]!.picture!.pixels).toEqual({ width: 1400, height: 1000 })
+    await field('pixels high').setValue('1100')
+    expect(w.value.designs[0]!.picture!.pixels).toEqual({ width: 1400, height: 1100 })
+  })
   it('of house pictures have no copies to choose', () =>
     expect(panel(PrintSettings, demoOf('ferry-lanterns')).page.text()).not.toContain('Copies of each'))
 })

@@ -151,7 +151,7 @@ function addMiddle() {
       </div>
       <div class="well">
         <SheetDrawing
-          :height="290"
+          :height="220"
           :grid="plan.print.grid"
           :paper="plan.print.paper"
           :margin="plan.print.paper.marginMm"
@@ -293,6 +293,7 @@ function addMiddle() {
   justify-content: space-between;
 }
 .choices {
+  flex: 1 1 330px;
   min-width: 0;
   display: grid;
   gap: 16px;
@@ -301,8 +302,9 @@ function addMiddle() {
 }
 .well {
   background: var(--board);
-  padding: 18px;
+  padding: 14px;
   align-self: start;
+  flex: none;
 }
 dl {
   display: grid;

@@ -15,6 +15,7 @@ import {
   shareCopies,
   stillToPrint,
   borderOf,
+  rulerOf,
   windowOf,
   type LaidPrint,
   type Layout,
@@ -259,6 +260,14 @@ describe('what stands in the waste', () => {
     const s = lay(blocks).sheets[0]!
     const { bar } = furnish(s, a4, 6, 'imperial')
     expect(Math.max(bar!.widthMm, bar!.heightMm)).toBe(101.6)
+  })
+  test.each([
+    ['metric', 100, 9, { lengthMm: 100, ticksMm: [0, 10, 20, 30, 40, 50, 60, 70, 80, 90, 100], says: '100 mm', narrow: false }],
+    ['imperial', 101.6, 4.2, { lengthMm: 101.6, ticksMm: [0, 25.4, 50.8, 76.2, 101.6], says: '4 in', narrow: true }],
+    ['metric', 20, 9, { lengthMm: 20, ticksMm: [0, 10, 20], says: '20 mm', narrow: false }],
+  ] as const)('a %s bar of %d x %d mm, lying or standing, is one ruler', (units, long, high, ruler) => {
+    expect(rulerOf({ xMm: 0, yMm: 0, widthMm: long, heightMm: high }, units)).toEqual(ruler)
+    expect(rulerOf({ xMm: 0, yMm: 0, widthMm: high, heightMm: long }, units)).toEqual(ruler)
   })
   it('is a narrow bar of full length before a shorter one, where the waste is a strip', () => {
     const s = lay(blocks).sheets[0]!

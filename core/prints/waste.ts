@@ -72,6 +72,16 @@ export function furnish(sheet: Pick<LaidSheet, 'places' | 'tree'>, paper: Paper,
   return found
 }
 
+/** A scale bar as it is drawn, wherever it is: how long, where its ticks stand from its beginning, what it says, and whether it is a
+ *  narrow one. */
+export function rulerOf(bar: Rect, units: House['units']): { lengthMm: number; ticksMm: number[]; says: string; narrow: boolean } {
+  const lengthMm = Math.max(bar.widthMm, bar.heightMm)
+  const step = units === 'metric' ? 10 : 25.4
+  const ticksMm = Array.from({ length: Math.floor(lengthMm / step + 0.001) + 1 }, (_, i) => Number((i * step).toFixed(3)))
+  const says = units === 'metric' ? `${Math.round(lengthMm)} mm` : `${Math.round(lengthMm / 25.4)} in`
+  return { lengthMm, ticksMm, says, narrow: Math.min(bar.widthMm, bar.heightMm) < barsMm[0]! }
+}
+
 const inside = (a: Rect, b: Rect) =>
   a.xMm >= b.xMm && a.yMm >= b.yMm && a.xMm + a.widthMm <= b.xMm + b.widthMm && a.yMm + a.heightMm <= b.yMm + b.heightMm
 const overlap = (a: Rect, b: Rect) =>

@@ -51,7 +51,7 @@ export function outlineShare(outline: Outline): number {
 /** Whether a place, in shares of the box from its upper left, lies on the piece. Its edge counts. */
 export function outlineHolds(outline: Outline, x: number, y: number): boolean {
   const p = shapes[outline]
-  // Convex enough: every outline here is seen whole from its middle, so the place is held against the edge in its direction.
+  // From the middle every outline here is seen whole, so a place is held against the one edge that lies in its direction.
   return p.every((a, i) => {
     const b = p[(i + 1) % p.length]!
     const side = (q: Point) => (b.x - a.x) * (q.y - a.y) - (b.y - a.y) * (q.x - a.x)

@@ -1,1 +1,12 @@
-export { suit, pixelsAnInch, paperGsm, sharpness, stickerSide, type Suit, type SuitCode, type Pictures, type Prints } from './suitability'
+export {
+  suit,
+  pixelsAnInch,
+  paperGsm,
+  qualityOf,
+  sharpness,
+  stickerSide,
+  type Suit,
+  type SuitCode,
+  type Pictures,
+  type Prints,
+} from './suitability'

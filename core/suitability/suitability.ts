@@ -57,6 +57,9 @@ export interface Suit {
 export const paperGsm = { least: figure(75, 'count', 'P'), most: figure(90, 'count', 'P'), card: figure(160, 'count', 'E') }
 /** Pixels an inch: good from, fair from, soft from; below that poor. */
 export const sharpness = { good: figure(200, 'count', 'E'), fair: figure(150, 'count', 'E'), soft: figure(100, 'count', 'E') }
+/** What so many pixels an inch are worth, in a word. */
+export const qualityOf = (dpi: number): 'good' | 'fair' | 'soft' | 'poor' =>
+  dpi >= sharpness.good.value ? 'good' : dpi >= sharpness.fair.value ? 'fair' : dpi >= sharpness.soft.value ? 'soft' : 'poor'
 /** Below this side fine detail is lost under a fingertip. */
 export const stickerSide = figure(50, 'mm', 'E')
 

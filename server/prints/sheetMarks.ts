@@ -1,4 +1,4 @@
-import { furnish, type LaidSheet, type Line } from '#core/prints'
+import { furnish, rulerOf, type LaidSheet, type Line } from '#core/prints'
 import { outlined, wrapped } from '../exports/letters'
 import { named, sheetHead, type PrintsPdf } from './sheetsPdf'
 
@@ -32,14 +32,12 @@ const write = (text: string, x: number, base: number, size: number, style: 'text
   `<path transform="translate(${x} ${base})" d="${outlined(text, size, style).path}"/>`
 
 function ruler(bar: Line, o: PrintsPdf): string {
-  const long = Math.max(bar.widthMm, bar.heightMm)
-  const narrow = Math.min(bar.widthMm, bar.heightMm) < 8
+  const { lengthMm, ticksMm, says, narrow } = rulerOf(bar, o.units)
   const [top, base] = narrow ? [0.2, 1.4] : [2.4, 4]
-  const step = o.units === 'metric' ? 10 : 25.4
-  const ticks = Array.from({ length: Math.floor(long / step + 0.001) + 1 }, (_, i) => `M${i * step} ${top}V${base}`).join('')
-  const says = `${o.units === 'metric' ? `${Math.round(long)} mm` : `${Math.round(long / 25.4)} in`}: print at 100 %`
+  const ticks = ticksMm.map((at) => `M${at} ${top}V${base}`).join('')
   const size = narrow ? 1.9 : letters.bar
-  return `<path d="M0 ${base}H${long}${ticks}" fill="none" stroke="${ink}" stroke-width="0.28"/>${write(says, 0, base + size + (narrow ? 0.3 : 0.4), size, 'bold')}`
+  const words = write(`${says}: print at 100 %`, 0, base + size + (narrow ? 0.3 : 0.4), size, 'bold')
+  return `<path d="M0 ${base}H${lengthMm}${ticks}" fill="none" stroke="${ink}" stroke-width="0.28"/>${words}`
 }
 
 function listed(sheet: LaidSheet, o: PrintsPdf, number: number, list: Line): string {

@@ -1,7 +1,7 @@
 import PDFDocument from 'pdfkit'
 import type { House, Paper } from '#core/house'
 import { outlinePath, type Outline } from '#core/recipe'
-import { borderOf, furnish, type LaidPrint, type LaidSheet, type Line, type Print } from '#core/prints'
+import { borderOf, furnish, rulerOf, type LaidPrint, type LaidSheet, type Line, type Print } from '#core/prints'
 import { printedName, registerFaces, write, type Doc } from '../exports/ink'
 
 export interface PrintsPdf {
@@ -145,7 +145,7 @@ function drawFurniture(doc: Doc, sheet: LaidSheet, o: PrintsPdf, number: number)
     const label = `${!list && i === 0 ? `${number}/${o.of}  ` : ''}${named(p.print)}`
     if (tab) inLine(doc, tab, o, (width) => write(doc, label, { x: 1.5 * mm, y: 0, width, size: 6 }))
   })
-  if (bar) inLine(doc, bar, o, (width, height) => scaleBar(doc, width, o, height < 8 * mm))
+  if (bar) inLine(doc, bar, o, () => scaleBar(doc, bar, o))
   const who = [...new Set(sheet.places.map((p) => named(p.print)))]
   if (list)
     inLine(doc, list, o, (width, height) => {
@@ -187,18 +187,17 @@ function inLine(doc: Doc, line: Line, o: PrintsPdf, draw: (width: number, height
 }
 
 /** A ruler with its length in words under it; a narrow one has short ticks and small words. */
-function scaleBar(doc: Doc, width: number, o: PrintsPdf, narrow = false): void {
-  const lengthMm = width / mm
-  const step = o.units === 'metric' ? 10 : 25.4
+function scaleBar(doc: Doc, bar: Line, o: PrintsPdf): void {
+  const { lengthMm, ticksMm, says, narrow } = rulerOf(bar, o.units)
   const [top, base] = narrow ? [0.2, 1.4] : [2.4, 4]
+  const width = lengthMm * mm
   doc
     .lineWidth(0.8)
     .strokeColor(ink)
     .moveTo(0, base * mm)
     .lineTo(width, base * mm)
-  for (let at = 0; at <= lengthMm + 0.01; at += step) doc.moveTo(at * mm, top * mm).lineTo(at * mm, base * mm)
+  for (const at of ticksMm) doc.moveTo(at * mm, top * mm).lineTo(at * mm, base * mm)
   doc.stroke()
-  const says = o.units === 'metric' ? `${Math.round(lengthMm)} mm` : `${Math.round(lengthMm / 25.4)} in`
   write(doc, `${says}: print at 100 %`, { x: 0, y: (base + (narrow ? 0.3 : 0.6)) * mm, width, size: narrow ? 5.5 : 7, style: 'bold' })
 }
 
@@ -222,7 +221,7 @@ async function proofPages(doc: Doc, sheets: readonly LaidSheet[], o: PrintsPdf, 
     })
     // The proof has a bar to measure whatever the sheets have room for.
     const foot: Line = { xMm: edge, yMm: edge, widthMm: barMm, heightMm: 9, upright: false }
-    inLine(doc, foot, o, (width) => scaleBar(doc, width, o))
+    inLine(doc, foot, o, () => scaleBar(doc, foot, o))
     for (const [i, { print, sheet }] of all.slice(from, from + rows * columns).entries()) {
       const x = edge + (i % columns) * cell
       const y = edge + 16 + Math.floor(i / columns) * high

@@ -54,7 +54,8 @@ export const api = {
   workshop: (id: string) => ask<Stored<Workshop>>(`/workshops/${id}`),
   house: (id: string) => ask<Stored<House>>(`/houses/${id}`),
   send: (commands: Command[]) => ask<{ outcomes: Outcome[] }>('/commands', post(commands)),
-  lookAtRoster: <T>(text: string, answers: Record<number, string>) => ask<T>('/imports/roster', post({ text, answers })),
+  lookAtRoster: <T>(text: string, answers: Record<number, string>, signal?: AbortSignal) =>
+    ask<T>('/imports/roster', { ...post({ text, answers }), ...(signal && { signal }) }),
   lookAtWorkshop: (text: string) => ask<{ workshop: Workshop }>('/imports/workshop', post({ text })),
   lookAtRecipe: (text: string) => ask<{ recipe: OwnRecipe }>('/imports/recipe', post({ text })),
   pictureNames: (id: string) => ask<{ pictures: { id: string; name: string }[] }>(`/workshops/${id}/pictures`),

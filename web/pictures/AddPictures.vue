@@ -30,12 +30,19 @@ const fromRoster = ref<{ file: string; found: number; absent: string[]; unclear:
 const rosterProblem = ref('')
 const isRoster = (f: File) => /\.(csv|tsv|txt)$/i.test(f.name)
 async function bring(files: File[], who?: string | null) {
-  const roster = files.find(isRoster)
+  const rosters = files.filter(isRoster)
   const pictures = files.filter((f) => !isRoster(f))
   fromRoster.value = undefined
   rosterProblem.value = ''
-  const said = roster && (await readOwners(roster))
+  let said: RosterOwners | undefined
+  let roster: File | undefined
+  for (const file of rosters) {
+    said = await readOwners(file)
+    roster = file
+    if (said) break
+  }
   if (roster && said) {
+    rosterProblem.value = ''
     const here = new Set(pictures.map((f) => fileKey(f.name)))
     const found = [...said.owners.keys()].filter((k) => here.has(k)).length
     fromRoster.value = { file: roster.name, found, absent: said.files.filter((f) => !here.has(fileKey(f))), unclear: said.unclear }
@@ -44,7 +51,8 @@ async function bring(files: File[], who?: string | null) {
 }
 async function readOwners(roster: File): Promise<RosterOwners | undefined> {
   try {
-    const read = await api.lookAtRoster<RosterPreview>(await roster.text(), {})
+    // A server that hangs does not hold the pictures up.
+    const read = await api.lookAtRoster<RosterPreview>(await roster.text(), {}, AbortSignal.timeout(8000))
     if (read.good.some((g) => g.picture && g.name)) return ownersNamed(read.good, props.workshop.group.participants)
     rosterProblem.value = `${roster.name} names no pictures. Give it the columns “name” and “picture”, the file’s name in the second.`
   } catch (e) {

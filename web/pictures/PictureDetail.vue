@@ -3,6 +3,7 @@ import { computed, defineAsyncComponent, ref, watch } from 'vue'
 import { uuidv7 } from 'uuidv7'
 import { fromPrint, judgePicture, onPrint, ownerName, placed, type PictureContext } from '#core/pictures'
 import { pictureWord } from '#core/phrases'
+import { qualityOf } from '#core/suitability'
 import { coats, type Coat } from '#core/medium'
 import type { Plan } from '#core/plan'
 import { previewGround, type PreviewOptions } from '#core/preview'
@@ -30,7 +31,7 @@ const edit = computed((): PictureEdit => props.picture.edit ?? asItIs)
 /** Lettering that nobody has confirmed has its own lines, with its answers. */
 const findings = computed(() => judgePicture(props.picture, props.context).filter((f) => f.code !== 'lettering-perhaps'))
 const dpi = computed(() => placed(props.picture, props.context.print))
-const quality = computed(() => (dpi.value.real >= 200 ? 'good' : dpi.value.real >= 150 ? 'fair' : dpi.value.real >= 100 ? 'soft' : 'poor'))
+const quality = computed(() => qualityOf(dpi.value.real))
 const set = (field: string, after: unknown, label: string) => props.bench.set(`pictures/${props.picture.id}/${field}`, after, label)
 const setEdit = (more: Partial<PictureEdit>, label: string) => set('edit', { ...edit.value, ...more }, `${name.value}: ${label}`)
 

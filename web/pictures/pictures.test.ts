@@ -195,6 +195,11 @@ describe('a roster dropped with pictures', () => {
       /1 picture found its owner in club\.csv\.\s*Not among the files: img_2\.jpg, z\.jpg\.\s*Not one person in the group: Zed\./,
     )
   })
+  it('other text files beside it do no harm', async () => {
+    const page = await drop(file('notes.txt', 'name\nbring glue'), file('club.csv', 'name,picture\nAna,IMG_1.jpg'), file('IMG_1.JPG'))
+    await vi.waitFor(() => expect(added[1]?.get('img 1')).toBeDefined())
+    expect(page.find('[role=status]').text()).toMatch(/^1 picture found its owner in club\.csv\./)
+  })
   it.each([
     ['name,age\nAna,adult', 'r.csv names no pictures.'],
     ['\0', 'r.csv could not be read: That is no text. Save it as CSV.'],

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { Paper } from '#core/house'
-import { furnish, type LaidSheet } from '#core/prints'
+import { furnish, rulerOf, type LaidSheet } from '#core/prints'
 
 /** What is printed in the waste of a sheet: the bar to measure, the sheet's number and who is on it. As on paper, but for letters
  *  large enough to be read here. */
@@ -24,10 +24,8 @@ const box = (r: { xMm: number; yMm: number; widthMm: number; heightMm: number })
 const bar = computed(() => {
   const at = marks.value.bar
   if (!at) return undefined
-  const mm = Math.max(at.widthMm, at.heightMm)
-  const step = props.units === 'metric' ? 10 : 25.4
-  const ticks = Array.from({ length: Math.floor(mm / step + 0.01) + 1 }, (_, i) => (100 * i * step) / mm)
-  return { at, ticks, says: props.units === 'metric' ? `${Math.round(mm)} mm` : `${Math.round(mm / 25.4)} in` }
+  const { lengthMm, ticksMm, says } = rulerOf(at, props.units)
+  return { at, ticks: ticksMm.map((mm) => (100 * mm) / lengthMm), says }
 })
 const who = computed(() => [...new Set(props.sheet.places.map((p) => p.print.label))])
 </script>

@@ -36,8 +36,9 @@ describe('what a plan says of its pictures', () => {
   })
   it('says that copies are many and that one is enough with a printer in the room, until somebody chooses', () => {
     const found = find(blocks, 'many-copies')!
-    expect([found.level, say.finding(found).body]).toEqual([
+    expect([found.level, found.mark, say.finding(found).body]).toEqual([
       'note',
+      'E',
       '52 prints, so that everybody has a good one, 90 % sure. With a printer in the room one is enough.',
     ])
     const [one] = found.remedies

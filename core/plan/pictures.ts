@@ -32,7 +32,9 @@ function manyCopies(s: Situation, plan: Plan): Finding[] {
   const { copies, prints } = plan.print
   if (s.design.pictures !== 'own' || s.workshop.choices.copies !== undefined || copies < 2) return []
   const one = [remedy('one-copy', [{ path: 'choices/copies', before: null, after: 1 }])]
-  return [finding('many-copies', 'note', 'pictures', { copies, prints, sure: Math.round(s.workshop.choices.confidence * 100) }, one)]
+  const sure = Math.round(s.workshop.choices.confidence * 100)
+  // How often a piece fails is an estimate until it is logged.
+  return [{ ...finding('many-copies', 'note', 'pictures', { copies, prints, sure }, one), mark: 'E' }]
 }
 
 function missingOnes(s: Situation): Finding[] {

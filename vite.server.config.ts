@@ -2,10 +2,13 @@ import { defineConfig } from 'vite'
 
 export default defineConfig({
   build: {
-    ssr: 'server/main.ts',
+    ssr: true,
     outDir: 'dist/server',
     emptyOutDir: true,
     target: 'node20',
-    rollupOptions: { output: { entryFileNames: 'main.js' } },
+    rollupOptions: {
+      input: { main: 'server/main.ts', worker: 'server/crew/worker.ts' },
+      output: { entryFileNames: '[name].js', chunkFileNames: '[name].js' },
+    },
   },
 })

@@ -10,6 +10,7 @@ import { recipes } from '../core/recipe'
 import { applyChanges, setHeadcount } from '../core/workshop'
 import { benchLettering } from './benchLettering'
 import { benchPictures } from './benchPictures'
+import { benchSaves } from './benchSaves'
 import { benchSheets } from './benchSheets'
 
 const now = '2026-05-15T15:00:00-04:00[America/New_York]'
@@ -28,6 +29,12 @@ const held = () => Number(/VmRSS:\s+(\d+)/.exec(readFileSync(`/proc/${process.en
 if (process.argv.includes('pictures')) {
   const end = await setup()
   Object.assign(figures, await benchPictures(process.env['IMPRENTA_URL']!, held), await benchLettering())
+  end()
+  print()
+}
+if (process.argv.includes('saves')) {
+  const end = await setup(true)
+  Object.assign(figures, await benchSaves(process.env['IMPRENTA_URL']!, process.env['IMPRENTA_E2E_DATABASE']!))
   end()
   print()
 }

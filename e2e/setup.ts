@@ -2,8 +2,8 @@ import { spawn } from 'node:child_process'
 import { freePort, startCluster } from '../server/testing/cluster'
 
 /** A cluster and a built server, started as bin/demo starts it, of the journeys' own, the clock fixed at Friday 15 May 2026, 3 pm in New York. */
-export default async function setup(): Promise<() => void> {
-  const cluster = await startCluster()
+export default async function setup(durable: unknown = false): Promise<() => void> {
+  const cluster = await startCluster(durable === true)
   const port = await freePort()
   const env = {
     ...process.env,

@@ -28,10 +28,9 @@ describe('the server', () => {
     ['a workshop that is not here', () => server.api.get('/api/workshops/nothing'), 404, '(address)'],
     ['a house that is not here', () => server.api.get('/api/houses/nothing'), 404, '(address)'],
     ['no JSON', () => server.api.post('/api/commands').set('content-type', 'application/json').send('{'), 400, '(input)'],
-    ['a wrong content type', () => server.api.post('/api/commands').set('content-type', 'text/plain').send('hello'), 422, '(input)'],
+    ['a wrong content type', () => server.api.post('/api/commands').set('content-type', 'text/plain').send('hello'), 415, '(request)'],
     ['3 MB', () => server.api.post('/api/commands').send([{ big: 'x'.repeat(3_000_000) }]), 413, '(input)'],
     ['no list', () => server.api.post('/api/commands').send({}), 422, '(input)'],
-    ['a list of nonsense', () => server.api.post('/api/commands').send([1]), 422, '0'],
     [
       '201 commands',
       () => server.api.post('/api/commands').send(Array(201).fill(command('x', [{ path: 'a', before: 1, after: 2 }]))),

@@ -7,11 +7,14 @@ import type pg from 'pg'
 import type { Logger } from 'pino'
 import { pinoHttp } from 'pino-http'
 import type { Clock } from './clock'
-import { deskRoutes } from './desk/routes'
+import type { Crew } from './crew/crew'
+import { commandRoutes, deskRoutes } from './desk/routes'
+import type { Saver } from './desk/saver'
 import { answerErrors, notFound } from './errors'
 import type { Events } from './events/events'
 import { exportRoutes } from './exports/routes'
 import { importRoutes } from './imports/routes'
+import { onlyFromHere, onlyOurHosts } from './origin'
 import { pictureRoutes } from './pictures/routes'
 import { printRoutes } from './prints/routes'
 
@@ -19,11 +22,15 @@ export interface Parts {
   pool: pg.Pool
   clock: Clock
   events: Events
+  saver: Saver
+  crew: Crew
   log: Logger
   /** The built pages; absent in tests of the API. */
   pages?: string
   /** Where files wait while they are read; the system's folder for such things when left out. */
   uploads?: string
+  /** Names that this machine has beside its own. */
+  names?: readonly string[]
 }
 
 const csp = {
@@ -38,33 +45,38 @@ const csp = {
     'object-src': ["'none'"],
     'frame-ancestors': ["'self'"],
     'base-uri': ["'self'"],
+    'form-action': ["'self'"],
   },
 }
 
-export function makeApp({ pool, clock, events, log, pages, uploads }: Parts): Express {
+export function makeApp({ pool, clock, events, saver, crew, log, pages, uploads, names }: Parts): Express {
   const app = express()
+  app.use(onlyOurHosts(names))
+  app.use('/api/commands', onlyFromHere, express.json({ limit: '2mb' }), commandRoutes(clock, saver))
   app.use(helmet({ contentSecurityPolicy: csp, strictTransportSecurity: false }))
   app.use(pinoHttp({ logger: log, autoLogging: { ignore: (req: IncomingMessage) => req.url === '/healthz' } }))
   app.get('/healthz', async (_req, res) => {
     await pool.query('select 1')
     res.json({ ok: true })
   })
-  app.use('/api', events.routes())
+  app.use('/api', onlyFromHere, events.routes())
   app.use(compression())
   app.use(
     '/api',
     express.json({ limit: '2mb' }),
     deskRoutes(pool, clock),
-    exportRoutes(pool, clock),
-    importRoutes(),
-    pictureRoutes(pool, clock, uploads),
-    printRoutes(pool, clock),
+    exportRoutes(clock, crew),
+    importRoutes(crew),
+    pictureRoutes(pool, clock, crew, uploads),
+    printRoutes(pool, clock, crew),
     notFound,
   )
   if (pages) {
-    app.use(express.static(pages, { index: false, maxAge: '1y', immutable: true }))
-    app.get('/{*splat}', (_req, res) => res.sendFile(join(pages, 'index.html'), { maxAge: 0 }))
+    app.use(express.static(pages, { index: false, redirect: false, maxAge: '1y', immutable: true }))
+    // A file that is not there is not a page: an open tab of an older build hears it, and says that a newer one is here.
+    app.use('/assets', notFound)
+    app.get('/{*splat}', (_req, res) => res.sendFile(join(pages, 'index.html'), { maxAge: 0, cacheControl: true }))
   }
-  app.use(answerErrors)
+  app.use(answerErrors(log))
   return app
 }

@@ -1,24 +1,58 @@
 import type { ErrorRequestHandler, RequestHandler } from 'express'
+import type { Logger } from 'pino'
 import { BadInput } from '#core/reasons'
+import { refusalOf } from './db/constraints'
+import { isAway } from './db/pool'
 
 /** Something that is not there. */
 export class NotFound extends Error {}
+
+/** More waits than can be done soon. */
+export class TooBusy extends Error {}
+
+/** A request that is not this application's own. */
+export class Foreign extends Error {
+  constructor(
+    what: string,
+    readonly remedy: string,
+    readonly status = 403,
+  ) {
+    super(what)
+  }
+}
 
 export const notFound: RequestHandler = (req) => {
   throw new NotFound(`Nothing lives at ${req.path.slice(0, 100)}.`)
 }
 
 /** The one error handler. Every error has one shape: what, path, remedy. */
-export const answerErrors: ErrorRequestHandler = (e: unknown, req, res, next) => {
-  if (res.headersSent) return next(e)
-  const { status, error } = explain(e)
-  if (status >= 500) req.log.error({ err: e }, 'request failed')
-  res.status(status).json({ error })
-}
+export const answerErrors =
+  (log: Pick<Logger, 'error'>): ErrorRequestHandler =>
+  (e: unknown, req, res, next) => {
+    if (res.headersSent) return next(e)
+    const { status, error } = explain(e)
+    if (status >= 500) ((req as { log?: typeof log }).log ?? log).error({ err: e }, 'request failed')
+    res.status(status).json({ error })
+  }
 
 export function explain(e: unknown): { status: number; error: { what: string; path: string; remedy: string } } {
   if (e instanceof BadInput) return { status: 422, error: e.answer.error }
   if (e instanceof NotFound) return { status: 404, error: { what: e.message, path: '(address)', remedy: 'Go back to Workshops.' } }
+  if (e instanceof Foreign) return { status: e.status, error: { what: e.message, path: '(request)', remedy: e.remedy } }
+  if (e instanceof TooBusy)
+    return {
+      status: 503,
+      error: { what: 'Too much is being made at once.', path: '(server)', remedy: 'Try again in a moment.' },
+    }
+  if (isAway(e))
+    return {
+      status: 503,
+      error: {
+        what: 'The database does not answer.',
+        path: '(server)',
+        remedy: 'Nothing you typed is lost: it goes by itself when the database is back.',
+      },
+    }
   if (isFull(e))
     return {
       status: 507,
@@ -39,6 +73,8 @@ export function explain(e: unknown): { status: number; error: { what: string; pa
   const status = (e as { status?: number }).status
   if (status !== undefined && status >= 400 && status < 500)
     return { status, error: { what: (e as Error).message, path: '(input)', remedy: 'Change the request.' } }
+  const refusal = refusalOf(e)
+  if (refusal) return { status: 422, error: refusal }
   return {
     status: 500,
     error: { what: 'Something broke here.', path: '(server)', remedy: 'Nothing you typed is lost; try again in a moment.' },

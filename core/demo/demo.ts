@@ -1,5 +1,4 @@
 import type { House } from '#core/house'
-import { deleteDay } from '#core/pictures'
 import type { AgeBand } from '#core/recipe'
 import { demoPictures } from './pictures'
 import { addDays, placeLocal, weekdayOf, weekdays } from '#core/time'
@@ -104,7 +103,7 @@ function workshopOf(p: Plot, today: string): Workshop {
     sessions,
     choices: { spares: p.id === 'moths-of-the-marsh' ? 3 : null, samples: null, confidence: 0.9, share: {}, split: {} },
     pieces: pieces(p, participants, sessions, at),
-    ...(shown.length && { pictures: shown.map((x) => ({ ...x.picture, deleteOn: deleteDay({ sessions }) })) }),
+    ...(shown.length && { pictures: shown.map((x) => x.picture) }),
     errandsDone: p.done ?? [],
   }
 }

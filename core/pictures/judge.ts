@@ -33,7 +33,6 @@ export type PictureCode =
   | 'mark-cut'
   | 'detail-lost'
   | 'not-permitted'
-  | 'kept-on'
   | 'mirrored'
 export interface PictureFinding {
   code: PictureCode
@@ -149,7 +148,6 @@ function cut(p: Picture, c: PictureContext): PictureFinding[] {
 
 const care = (p: Picture): PictureFinding[] => [
   ...(p.permitted ? [] : [say('not-permitted', 'look', 'P')]),
-  ...(p.deleteOn === null ? [say('kept-on', 'note', 'P')] : []),
 ]
 
 /** Findings of all pictures, by code, worst level first: which pictures have them, and each one's own. */

@@ -1,17 +1,23 @@
 import { addDays } from '#core/time'
 import type { Change, Participant, Picture, Workshop } from '#core/workshop'
 
-/** So many days after the last class a picture has served. */
-const keptDays = 14
+/** So many days after the last class a picture has served; without a class, so many after it came in. */
+export const keptDays = { afterClass: 14, withoutClass: 60 }
 
-/** The day on which pictures of this workshop are erased unless somebody says otherwise: two weeks after the last class; null
- *  without a class. */
-export function deleteDay(workshop: Pick<Workshop, 'sessions'>): string | null {
+/** The day on which a picture is erased: the one that a person set, else two weeks after the last class as it is planned now, else
+ *  sixty days after it came in. `addedOn` where the picture itself does not say when that was. */
+export function eraseDay(
+  workshop: Pick<Workshop, 'sessions' | 'createdAt'>,
+  picture: Pick<Picture, 'deleteOn' | 'addedOn'>,
+  addedOn?: string,
+): { date: string; from: 'set' | 'class' | 'added' } {
+  if (picture.deleteOn !== null) return { date: picture.deleteOn, from: 'set' }
   const last = workshop.sessions
     .map((s) => s.date)
     .sort()
     .at(-1)
-  return last ? addDays(last, keptDays) : null
+  if (last) return { date: addDays(last, keptDays.afterClass), from: 'class' }
+  return { date: addDays(picture.addedOn ?? addedOn ?? workshop.createdAt.slice(0, 10), keptDays.withoutClass), from: 'added' }
 }
 
 /** The picture of a person: the newest of their own. */
@@ -27,10 +33,7 @@ export const ownerName = (people: readonly Participant[], picture: Pick<Picture,
 }
 
 /** What taking a picture out of its workshop changes, the erasure noted. */
-export function withoutPicture(workshop: Workshop, picture: Picture, erased: { id: string; at: string; why: 'due' | 'by hand' }): Change[] {
-  const list = workshop.picturesErased ?? null
-  return [
-    { path: `pictures/${picture.id}`, before: picture, after: null },
-    { path: 'picturesErased', before: list, after: [...(list ?? []), { ...erased, count: 1 }] },
-  ]
-}
+export const withoutPicture = (picture: Picture, erased: { id: string; at: string; why: 'due' | 'by hand' }): Change[] => [
+  { path: `pictures/${picture.id}`, before: picture, after: null },
+  { path: `picturesErased/${erased.id}`, before: null, after: { ...erased, count: 1 } },
+]

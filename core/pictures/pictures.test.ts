@@ -5,7 +5,7 @@ import {
   ownersNamed,
   cropOf,
   defaultCrop,
-  deleteDay,
+  eraseDay,
   fromPrint,
   judgePicture,
   lostByCrop,
@@ -247,16 +247,23 @@ describe('whose a picture is', () => {
   })
   it('is erased two weeks after the last class', () => {
     const w = demoWorkshops('2026-05-15').find((x) => x.id === 'lighthouse-blocks')!
-    expect(deleteDay(w)).toBe('2026-06-15')
-    expect(deleteDay({ sessions: [] })).toBeNull()
-    expect(w.pictures!.every((p) => p.deleteOn === '2026-06-15')).toBe(true)
+    const open = { deleteOn: null, addedOn: '2026-05-10' }
+    expect(eraseDay(w, open)).toEqual({ date: '2026-06-15', from: 'class' })
+    // whenever the last class is: moved, or taken out
+    const later = { ...w, sessions: [...w.sessions, { ...w.sessions[0]!, id: 'later', date: '2026-07-01' }] }
+    expect(eraseDay(later, open)).toEqual({ date: '2026-07-15', from: 'class' })
+    expect(eraseDay({ ...w, sessions: [] }, open)).toEqual({ date: '2026-07-09', from: 'added' })
+    expect(eraseDay({ ...w, sessions: [] }, { deleteOn: null }, '2026-05-11').date).toBe('2026-07-10')
+    expect(eraseDay({ ...w, sessions: [], createdAt: '2026-05-01T10:00:00-04:00[America/New_York]' }, { deleteOn: null }).date).toBe('2026-06-30')
+    expect(eraseDay(later, { ...open, deleteOn: '2026-05-20' })).toEqual({ date: '2026-05-20', from: 'set' })
+    expect(w.pictures!.every((p) => p.deleteOn === null)).toBe(true)
   })
   it('leaves a trace of how many went and why, and nothing of the picture', () => {
     const w = demoWorkshops('2026-05-15').find((x) => x.id === 'lighthouse-blocks')!
     const gone = w.pictures![0]!
     const after = applyChanges<Workshop>(
       w,
-      withoutPicture(w, gone, { id: 'e1', at: '2026-05-15T15:00:00-04:00[America/New_York]', why: 'due' }),
+      withoutPicture(gone, { id: 'e1', at: '2026-05-15T15:00:00-04:00[America/New_York]', why: 'due' }),
     )!
     expect(after.pictures).toHaveLength(w.pictures!.length - 1)
     expect(after.picturesErased).toEqual([{ id: 'e1', at: expect.any(String), why: 'due', count: 1 }])

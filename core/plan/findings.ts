@@ -433,7 +433,7 @@ const lateErrands: Find = (s, plan) => {
         {
           code: 'did-it',
           values: {},
-          changes: [{ path: 'errandsDone', before: s.workshop.errandsDone, after: [...s.workshop.errandsDone, e.id] }],
+          changes: [{ path: `errandsDone/${e.id}`, before: null, after: e.id }],
         },
       ]),
     )

@@ -60,7 +60,7 @@ const ways: Record<Suit['code'], (s: Situation, x: Suit) => Remedy[]> = {
       .filter((r) => r.whites === s.design.whites && s.design.material in r.surfaces && r.id !== s.recipe.id)
       .map((r) => takeMethod(s, r.id))
       .slice(0, 2),
-    remedy('any-whites', [{ path: designPath(s, 'whites'), before: s.design.whites ?? null, after: undefined }]),
+    remedy('any-whites', [{ path: designPath(s, 'whites'), before: s.design.whites ?? null, after: null }]),
   ],
   soft: (s, x) => [scaled(s, Number(x.values['percent']))],
   blurred: (s, x) => [scaled(s, Number(x.values['percent']))],

@@ -1,11 +1,16 @@
 import * as v from 'valibot'
 
-/** One field set: a path such as `group/helpers` or `group/participants/<id>/name`; elements of lists are named by id.
- *  `before` is what its author saw; null on either side means "not there". */
+/** What JSON can carry. A value that is not there is null; `undefined` is no value, so that no change can be built from one. */
+export type Json = null | boolean | number | string | readonly Json[] | { readonly [key: string]: Json | undefined }
+
+/** One field set: a path such as `group/helpers` or `group/participants/<id>/name`; elements of lists are named by id, those of a
+ *  list of words by the word itself (`errandsDone/print`). `before` is what its author saw; null on either side means "not there".
+ *  `place` is where in its list what is taken out stood, so that taking it back puts it there again. */
 export interface Change {
   path: string
-  before: unknown
-  after: unknown
+  before: Json
+  after: Json
+  place?: number
 }
 
 /** Something a command counts on without setting it: the length of a list, as its author saw it. */
@@ -13,6 +18,9 @@ export interface Guard {
   path: string
   count: number
 }
+
+/** What a deed was meant to do, so that it can be done again on a document that has changed meanwhile. */
+export type Intent = { kind: 'headcount'; people: number }
 
 /** A change of a workshop or house, made once by its client (UUIDv7), applied in one transaction, idempotent. */
 export interface Command {
@@ -23,6 +31,7 @@ export interface Command {
   kind: string
   changes: Change[]
   guards: Guard[]
+  intent?: Intent
   actor: string
   at: string
 }
@@ -32,77 +41,102 @@ const path = v.pipe(
   v.maxLength(200),
   v.regex(/^$|^[A-Za-z0-9 -]+(\/[A-Za-z0-9 -]+)*$/, 'not a path | Name fields with slashes between.'),
 )
+/** Whole numbers that a database column of four bytes takes. */
+const small = () => v.pipe(v.number(), v.integer(), v.minValue(0), v.maxValue(2_147_483_647))
 export const commandShape = v.object({
   id: v.pipe(v.string(), v.uuid('not a UUID | Make one for each command.')),
   subject: v.object({ kind: v.picklist(['workshop', 'house']), id: v.pipe(v.string(), v.regex(/^[a-z0-9-]{1,64}$/)) }),
-  baseVersion: v.pipe(v.number(), v.integer(), v.minValue(0)),
+  baseVersion: small(),
   kind: v.pipe(v.string(), v.regex(/^[a-z-]{1,40}$/)),
-  changes: v.pipe(v.array(v.object({ path, before: v.unknown(), after: v.unknown() })), v.minLength(1), v.maxLength(2000)),
-  guards: v.pipe(v.array(v.object({ path, count: v.pipe(v.number(), v.integer()) })), v.maxLength(20)),
+  changes: v.pipe(
+    v.array(v.object({ path, before: v.unknown(), after: v.unknown(), place: v.optional(small()) })),
+    v.minLength(1),
+    v.maxLength(2000),
+  ),
+  guards: v.pipe(v.array(v.object({ path, count: small() })), v.maxLength(20)),
+  intent: v.optional(v.object({ kind: v.literal('headcount'), people: small() })),
   actor: v.pipe(v.string(), v.maxLength(80)),
   at: v.pipe(v.string(), v.maxLength(80)),
 })
 
-/** Where stored and expected differ: somebody else changed it first. */
+/** Where stored and expected differ: somebody else changed it first, or what it stood in is gone. */
 export interface Clash {
   path: string
-  stored: unknown
-  yours: unknown
+  stored: Json
+  yours: Json
 }
 
 type Doc = Record<string, unknown>
-type Listed = { id: string }
+type Listed = { id: string } | string
 const isListed = (list: unknown): list is Listed[] => Array.isArray(list)
+const isNamed = (x: Listed, key: string): boolean => (typeof x === 'string' ? x : x?.id) === key
 
 const step = (node: unknown, key: string): unknown => {
-  if (isListed(node)) return node.find((x) => x.id === key)
+  if (isListed(node)) return node.find((x) => isNamed(x, key))
   return typeof node === 'object' && node !== null && Object.hasOwn(node, key) ? (node as Doc)[key] : undefined
 }
 
 /** The value at a path; null when it is not there. The empty path is the whole. */
-export function valueAt(doc: unknown, path: string): unknown {
-  if (path === '') return doc ?? null
-  return path.split('/').reduce<unknown>(step, doc) ?? null
+export function valueAt(doc: unknown, path: string): Json {
+  if (path === '') return (doc ?? null) as Json
+  return (path.split('/').reduce<unknown>(step, doc) ?? null) as Json
 }
 
-const same = (a: unknown, b: unknown): boolean => {
+/** Whether two values are one: absent, undefined and null are; a list and a record never. */
+export function same(a: unknown, b: unknown): boolean {
   if (a === b) return true
   if (typeof a !== 'object' || typeof b !== 'object' || a === null || b === null) return (a ?? null) === (b ?? null)
+  if (Array.isArray(a) !== Array.isArray(b)) return false
+  if (Array.isArray(a) && a.length !== (b as unknown[]).length) return false
   const keys = new Set([...Object.keys(a), ...Object.keys(b)])
   return [...keys].every((k) => same((a as Doc)[k], (b as Doc)[k]))
 }
 
-/** What stands against a command: fields whose stored value is neither what its author saw nor what is wanted. */
-export function clashes(doc: unknown, command: Pick<Command, 'changes' | 'guards'>): Clash[] {
-  const fields = command.changes
-    .map((c) => ({ path: c.path, stored: valueAt(doc, c.path), yours: c.after, before: c.before }))
-    .filter((c) => !same(c.stored, c.before) && !same(c.stored, c.yours))
-    .map(({ path, stored, yours }) => ({ path, stored, yours }))
-  const counts = command.guards
+/** A document with a command's changes on it, in their order, and what stands against them: fields whose stored value is neither
+ *  what its author saw nor what is wanted, and changes that have nothing left to stand in. */
+export function land<T>(doc: T | null, command: Pick<Command, 'changes' | 'guards'>): { after: T | null; clashes: Clash[] } {
+  const clashes: Clash[] = command.guards
     .map((g) => ({ path: g.path, stored: (valueAt(doc, g.path) as unknown[] | null)?.length ?? 0, yours: g.count }))
     .filter((g) => g.stored !== g.yours)
-  return [...fields, ...counts]
+  let after = doc
+  for (const c of command.changes) {
+    const stored = valueAt(after, c.path)
+    after = applyChanges(after, [c])
+    const [seen, taken] = [same(stored, c.before) || same(stored, c.after), same(valueAt(after, c.path), c.after)]
+    if (!seen || !taken) clashes.push({ path: c.path, stored, yours: c.after ?? null })
+  }
+  return { after, clashes }
 }
+
+/** What stands against a command. */
+export const clashes = (doc: unknown, command: Pick<Command, 'changes' | 'guards'>): Clash[] => land(doc, command).clashes
 
 /** The document with the changes applied, in order; the input is left as it is. Null: it is gone, or not there yet.
  *  A change below something that is not there is passed over. */
 export function applyChanges<T>(doc: T | null, changes: readonly Change[]): T | null {
-  return changes.reduce<unknown>((now, c) => (c.path === '' ? c.after : set(now, c.path.split('/'), c.after)), doc) as T | null
+  return changes.reduce<unknown>((now, c) => (c.path === '' ? c.after : set(now, c.path.split('/'), c)), doc) as T | null
 }
 
-function set(node: unknown, [key, ...rest]: string[], after: unknown): unknown {
+type Setting = Pick<Change, 'after' | 'place'>
+
+function set(node: unknown, [key, ...rest]: string[], c: Setting): unknown {
+  const after: unknown = c.after
   if (key === undefined) return after
-  if (isListed(node)) return setListed(node, key, rest, after)
+  if (isListed(node)) return setListed(node, key, rest, c)
   // The first of a list that is not there yet.
-  if (node === undefined && rest.length === 0 && hasId(after, key)) return [after]
+  if (node === undefined && rest.length === 0 && isElement(after, key)) return [after]
   if (typeof node !== 'object' || node === null) return node
   const next = { ...(node as Doc) }
   if (rest.length === 0 && after === null && !(key in next && next[key] === null) && !nullable.has(key)) delete next[key]
-  else next[key] = rest.length === 0 ? after : set(next[key], rest, after)
+  else {
+    const value = rest.length === 0 ? after : set(next[key], rest, c)
+    // A change below what is not there leaves no trace.
+    if (value !== undefined || key in next) next[key] = value
+  }
   return next
 }
 
-const hasId = (x: unknown, id: string): boolean => typeof x === 'object' && x !== null && 'id' in x && x.id === id
+const isElement = (x: unknown, key: string): x is Listed => x === key || (typeof x === 'object' && x !== null && 'id' in x && x.id === key)
 
 /** Fields whose null is a value of its own and must stay. */
 const nullable = new Set([
@@ -124,20 +158,34 @@ const nullable = new Set([
   'sun',
 ])
 
-function setListed(list: Listed[], key: string, rest: string[], after: unknown): Listed[] {
-  if (rest.length === 0 && after === null) return list.filter((x) => x.id !== key)
-  const at = list.findIndex((x) => x.id === key)
-  if (at < 0) return rest.length === 0 ? [...list, after as Listed] : list
-  return list.map((x, i) => (i === at ? (set(x, rest, after) as Listed) : x))
+function setListed(list: Listed[], key: string, rest: string[], c: Setting): Listed[] {
+  if (rest.length === 0 && c.after === null) return list.filter((x) => !isNamed(x, key))
+  const at = list.findIndex((x) => isNamed(x, key))
+  if (at < 0) {
+    if (rest.length > 0 || !isElement(c.after, key)) return list
+    return list.toSpliced(c.place ?? list.length, 0, c.after)
+  }
+  return list.map((x, i) => (i === at ? (set(x, rest, c) as Listed) : x))
+}
+
+/** The changes with the places of what they take out of lists, as the document has them. */
+export function withPlaces(doc: unknown, changes: readonly Change[]): Change[] {
+  let now = doc
+  return changes.map((c) => {
+    const [parent, key] = [valueAt(now, c.path.split('/').slice(0, -1).join('/')), c.path.split('/').at(-1)!]
+    now = applyChanges(now, [c])
+    const place = c.after === null && c.path.includes('/') && isListed(parent) ? parent.findIndex((x) => isNamed(x, key)) : -1
+    return place < 0 ? c : { ...c, place }
+  })
 }
 
 /** The changes that take a command back. */
 export const inverse = (changes: readonly Change[]): Change[] =>
-  [...changes].reverse().map((c) => ({ path: c.path, before: c.after, after: c.before }))
+  [...changes].reverse().map((c) => ({ ...c, before: c.after, after: c.before }))
 
 /** The document with pending commands on top, for the screen: those that no longer fit are left out. */
 export const lenient = <T>(doc: T | null, pending: readonly Command[]): T | null =>
-  pending.reduce<T | null>(
-    (now, c) => (clashes(now, { changes: c.changes, guards: [] }).length === 0 ? applyChanges(now, c.changes) : now),
-    doc,
-  )
+  pending.reduce<T | null>((now, c) => {
+    const { after, clashes } = land(now, { changes: c.changes, guards: [] })
+    return clashes.length === 0 ? after : now
+  }, doc)

@@ -1,34 +1,91 @@
 import { ageBands, type AgeBand } from '#core/recipe'
-import type { Change, Guard } from './command'
+import { applyChanges, inverse, same, valueAt, withPlaces, type Change, type Clash, type Command, type Guard, type Intent } from './command'
 import type { Participant, Workshop } from './workshop'
 
 /** What an edit would do, or the question it has to ask first. */
-export type Edit = { changes: Change[]; guards: Guard[] } | { ask: 'remove-named'; names: string[]; changes: Change[]; guards: Guard[] }
+export type Edit =
+  | { changes: Change[]; guards: Guard[]; intent: Intent }
+  | { ask: 'remove-named'; names: string[]; changes: Change[]; guards: Guard[]; intent: Intent }
 
-export const nextSeat = (people: readonly Participant[]): number => people.reduce((most, p) => Math.max(most, p.seat), 0) + 1
+/** The lowest seats from 1 that nobody has. */
+export function freeSeats(people: readonly Pick<Participant, 'seat'>[], n: number): number[] {
+  const taken = new Set(people.map((p) => p.seat))
+  const free: number[] = []
+  for (let seat = 1; free.length < n; seat++) if (!taken.has(seat)) free.push(seat)
+  return free
+}
+
+/** The order in which people sit, everywhere: on the screen, on paper, on the tabs of prints. Tables are filled in it. */
+export const seated = <P extends Pick<Participant, 'seat' | 'id'>>(people: readonly P[]): P[] =>
+  [...people].sort((a, b) => a.seat - b.seat || (a.id < b.id ? -1 : 1))
+
+/** Takes out what hangs on people: their pieces and pictures. */
+export function takeAlong(workshop: Pick<Workshop, 'pieces' | 'pictures'>, people: ReadonlySet<string>): Change[] {
+  return [
+    ...workshop.pieces.filter((x) => people.has(x.participant)).map((x) => ({ path: `pieces/${x.id}`, before: x, after: null })),
+    ...(workshop.pictures ?? [])
+      .filter((x) => x.participant !== null && people.has(x.participant))
+      .map((x) => ({ path: `pictures/${x.id}`, before: x, after: null })),
+  ]
+}
+
+/** What a change would leave without its owner: pieces and pictures of people who go, that came while nobody looked. */
+export function leftBehind(before: Workshop | null, after: Workshop | null): Clash[] {
+  if (!before || !after || before.group.participants === after.group.participants) return []
+  const now = new Set(after.group.participants.map((p) => p.id))
+  const gone = new Set(before.group.participants.map((p) => p.id).filter((id) => !now.has(id)))
+  return takeAlong(after, gone).map((c) => ({ path: c.path, stored: c.before, yours: null }))
+}
+
+/** The changes that take a deed back on a workshop as it is now: whoever goes takes along what has come to hang on them. */
+export function undoing(workshop: Workshop | null, changes: readonly Change[]): Change[] {
+  const back = inverse(changes)
+  const paths = new Set(back.map((c) => c.path))
+  const gone = back.flatMap((c) => (c.after === null && /^group\/participants\/[^/]+$/.test(c.path) ? c.path.split('/')[2]! : []))
+  const along = workshop && gone.length ? takeAlong(workshop, new Set(gone)).filter((c) => !paths.has(c.path)) : []
+  return withPlaces(workshop, [...along, ...back])
+}
 
 /** Makes the group so large. Down takes the last unnamed first; before a named one goes, it asks.
  *  `ids` are fresh ids for those who come; a newcomer takes the age band most people have. */
 export function setHeadcount(workshop: Workshop, people: number, ids: string[]): Edit {
   const now = workshop.group.participants
   const guards = [{ path: 'group/participants', count: now.length }]
+  const intent: Intent = { kind: 'headcount', people }
   if (people >= now.length) {
     const age = usualAge(now)
-    const first = nextSeat(now)
-    const changes = Array.from({ length: people - now.length }, (_, i) => {
-      const after: Participant = { id: ids[i]!, seat: first + i, name: null, age, misses: [] }
+    const changes = freeSeats(now, people - now.length).map((seat, i) => {
+      const after: Participant = { id: ids[i]!, seat, name: null, age, misses: [] }
       return { path: `group/participants/${after.id}`, before: null, after }
     })
-    return { changes, guards }
+    return { changes, guards, intent }
   }
   const goes = [...now].sort((a, b) => Number(a.name !== null) - Number(b.name !== null) || b.seat - a.seat).slice(0, now.length - people)
-  const changes = goes.flatMap((p) => [
-    ...workshop.pieces.filter((x) => x.participant === p.id).map((x) => ({ path: `pieces/${x.id}`, before: x, after: null })),
-    ...(workshop.pictures ?? []).filter((x) => x.participant === p.id).map((x) => ({ path: `pictures/${x.id}`, before: x, after: null })),
-    { path: `group/participants/${p.id}`, before: p, after: null },
+  const changes = withPlaces(workshop, [
+    ...takeAlong(workshop, new Set(goes.map((p) => p.id))),
+    ...goes.map((p) => ({ path: `group/participants/${p.id}`, before: p, after: null })),
   ])
   const names = goes.flatMap((p) => (p.name === null ? [] : [p.name]))
-  return names.length ? { ask: 'remove-named', names, changes, guards } : { changes, guards }
+  return names.length ? { ask: 'remove-named', names, changes, guards, intent } : { changes, guards, intent }
+}
+
+/** A deed done again on a workshop or house as it is now: a headcount is reached anew, a field is set on top of whatever it holds.
+ *  What has nothing left to stand in is left out; nothing may be left. `ids` are fresh ids for those who come. */
+export function again(
+  doc: unknown,
+  command: Pick<Command, 'changes' | 'guards' | 'intent'>,
+  ids: string[],
+): Pick<Command, 'changes' | 'guards'> {
+  if (command.intent && doc) return setHeadcount(doc as Workshop, command.intent.people, ids)
+  let now = doc
+  const changes = command.changes.flatMap((c) => {
+    const mine = { ...c, before: valueAt(now, c.path) }
+    const after = applyChanges(now, [mine])
+    if (same(mine.before, mine.after) || !same(valueAt(after, c.path), c.after)) return []
+    now = after
+    return [mine]
+  })
+  return { changes: withPlaces(doc, changes), guards: [] }
 }
 
 function usualAge(people: readonly Participant[]): AgeBand {

@@ -4,14 +4,21 @@ export { asItIs, type LetteringSuggestion, type Picture, type PictureEdit, type 
 export {
   applyChanges,
   clashes,
+  land,
+  same,
+  withPlaces,
   inverse,
   valueAt,
   lenient,
   commandShape,
   type Change,
+  type Intent,
+  type Json,
   type Command,
   type Guard,
   type Clash,
 } from './command'
 export { moveSession } from './move'
-export { setHeadcount, withAges, nextSeat, type Edit } from './edits'
+export { again, freeSeats, leftBehind, seated, setHeadcount, takeAlong, undoing, withAges, type Edit } from './edits'
+export { copyOf } from './copy'
+export { summaryOf, type Summary } from './summary'

@@ -5,7 +5,7 @@ import type { Session } from './workshop'
 /** Moves a session to begin at an instant, its length kept; the end is taken on the wall clock. */
 export function moveSession(session: Session, to: Zoned, minutes: number): Change[] {
   const end = addMinutes(to, minutes)
-  const after: Partial<Session> = { date: dateOf(to), start: clockOf(to), end: clockOf(end) }
+  const after = { date: dateOf(to), start: clockOf(to), end: clockOf(end) }
   return (['date', 'start', 'end'] as const).flatMap((field) =>
     session[field] === after[field] ? [] : [{ path: `sessions/${session.id}/${field}`, before: session[field], after: after[field] }],
   )

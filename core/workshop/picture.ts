@@ -47,7 +47,9 @@ export const pictureShape = v.object({
   pale: v.optional(share()),
   /** Its owner, or a child's guardian, allows it to be used here. */
   permitted: v.boolean(),
-  /** The day on which it is erased; null where nobody has said. */
+  /** The day on which it came in. */
+  addedOn: v.optional(v.pipe(v.string(), v.check(isDate, 'a day that no calendar has | Write it like 2027-03-04.'))),
+  /** The day on which it is erased, where a person set one; null: two weeks after the last class, whenever that is. */
   deleteOn: v.nullable(v.pipe(v.string(), v.check(isDate, 'a day that no calendar has | Write it like 2027-03-04.'))),
   edit: v.optional(edit),
   marks: v.optional(v.pipe(v.array(mark), v.maxLength(20, 'more than 20 marks | Mark 20 or fewer.'))),

@@ -11,7 +11,7 @@ import {
   lenient,
   moveSession,
   newWorkshop,
-  nextSeat,
+  freeSeats,
   seatNumber,
   setHeadcount,
   tableName,
@@ -93,7 +93,7 @@ describe('changes', () => {
       { path: 'group/helpers', before: 1, after: 4 },
       { path: `group/participants/${moths.group.participants[2]!.id}/name`, before: 'Anton', after: 'Antonia' },
       { path: 'choices/share/cup', before: null, after: 'each' },
-      { path: `sessions/${moths.sessions[0]!.id}`, before: moths.sessions[0], after: null },
+      { path: `sessions/${moths.sessions[0]!.id}`, before: moths.sessions[0]!, after: null },
     ])!
     expect(changed.group.helpers).toBe(4)
     expect(changed.group.participants[2]!.name).toBe('Antonia')
@@ -202,7 +202,8 @@ describe('edits', () => {
   })
   it('seats and tables have names', () => {
     expect([seatNumber(1, 2), tableName(0), tableName(25), tableName(26)]).toEqual(['B3', 'A', 'Z', 'AA'])
-    expect(nextSeat([])).toBe(1)
+    expect(freeSeats([], 2)).toEqual([1, 2])
+    expect(freeSeats([{ seat: 1 }, { seat: 3 }, { seat: 400 }], 3)).toEqual([2, 4, 5])
   })
   it('a moved session keeps its length and changes what it must', () => {
     const s = moths.sessions[1]!

@@ -1,6 +1,6 @@
 import * as v from 'valibot'
 import { ageBands, inks, outlines, pieceStates, shareBys, whitesBecome } from '#core/recipe'
-
+import { remembered } from './remembered'
 import { erasedShape, pictureShape, printLock } from './picture'
 import { instant, isClock, isDate } from '#core/time'
 
@@ -142,18 +142,18 @@ export const workshopShape = v.pipe(
       tables: v.nullable(count(1, limits.tables)),
       helpers: count(0, limits.helpers),
       participants: v.pipe(
-        v.array(participant),
+        v.array(remembered(participant)),
         v.maxLength(limits.people, `more than ${limits.people} people | Plan two workshops.`),
         v.check(unique, 'two people have one id | Give each an id of its own.'),
       ),
     }),
     designs: v.pipe(
-      v.array(design),
+      v.array(remembered(design)),
       v.minLength(1, 'nothing is made | Give one design.'),
       v.maxLength(1, 'more than one design | This version plans one design a workshop.'),
     ),
     sessions: v.pipe(
-      v.array(session),
+      v.array(remembered(session)),
       v.maxLength(limits.sessions, `more than ${limits.sessions} sessions | Plan a second workshop.`),
       v.check(unique, 'two sessions have one id | Give each an id of its own.'),
     ),
@@ -180,11 +180,15 @@ export const workshopShape = v.pipe(
       /** Places at hand in the room by station (basin, heat tool); what is left out is not known and not judged. */
       stations: v.optional(v.record(v.pipe(v.string(), v.maxLength(40)), count(0, 60))),
     }),
-    pieces: v.pipe(v.array(piece), v.maxLength(limits.people * 2), v.check(unique, 'two pieces have one id | Give each an id of its own.')),
+    pieces: v.pipe(
+      v.array(remembered(piece)),
+      v.maxLength(limits.people * 2),
+      v.check(unique, 'two pieces have one id | Give each an id of its own.'),
+    ),
     /** Pictures that are in; their bytes stand apart. */
     pictures: v.optional(
       v.pipe(
-        v.array(pictureShape),
+        v.array(remembered(pictureShape)),
         v.maxLength(limits.people, `more than ${limits.people} pictures | Plan two workshops.`),
         v.check(unique, 'two pictures have one id | Give each an id of its own.'),
       ),

@@ -26,11 +26,14 @@ export async function inTransaction<T>(pool: pg.Pool, fn: (db: pg.PoolClient) =>
     await client.query('begin')
     const answer = await fn(client)
     await client.query('commit')
+    client.release()
     return answer
   } catch (e) {
-    await client.query('rollback').catch(() => undefined) // the connection itself may be what failed; e is what counts
+    // The connection itself may be what failed: then it is not used again. What counts is e.
+    await client.query('rollback').then(
+      () => client.release(),
+      () => client.release(true),
+    )
     throw e
-  } finally {
-    client.release()
   }
 }

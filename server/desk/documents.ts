@@ -1,7 +1,7 @@
 import type { House } from '#core/house'
-import type { Workshop } from '#core/workshop'
+import { applyChanges, summaryOf, type Change, type Summary, type Workshop } from '#core/workshop'
 import { many, maybeOne, run, type Db } from '../db/query'
-import { namesOf, storeNames, withNames, withoutNames } from './names'
+import { namesChanged, withNames, withoutNames, writeNames } from './names'
 
 /** A document with its version. */
 export interface Stored<T> {
@@ -14,21 +14,31 @@ export const loadHouses = (db: Db): Promise<Stored<House>[]> => many(db, 'select
 export const loadHouse = (db: Db, id: string): Promise<Stored<House> | undefined> =>
   maybeOne(db, 'select version, body from house where id = $1', [id])
 
-export async function loadWorkshops(db: Db): Promise<Stored<Workshop>[]> {
-  const rows = await many<Stored<Workshop>>(db, `select version, body from workshop order by body ->> 'createdAt', id`)
-  const names = await namesOf(
+/** What lists say of every workshop, oldest first; those of last year and before only when they are asked for. */
+export const loadSummaries = (db: Db): Promise<Stored<Summary>[]> =>
+  many(db, `select version, summary as body from workshop order by summary ->> 'createdAt', id`)
+
+/** Of a workshop's row `w`: the changes since its body was written, in order; and its names, by participant. */
+export const sinceBody = `(select jsonb_agg(c.changes order by c.version) from command c
+  where c.subject_kind = 'workshop' and c.subject_id = w.id and c.version > w.body_version)`
+export const namesOfRow = `(select jsonb_object_agg(n.participant_id, n.name) from participant_name n where n.workshop_id = w.id)`
+
+/** A workshop out of its row: the body, the changes since then, and the names. */
+export const wholeOf = (row: { body: Workshop; since: Change[][] | null; names: Record<string, string> | null }): Workshop =>
+  withNames(applyChanges(row.body, (row.since ?? []).flat())!, row.names ?? {})
+
+/** Workshops with their names, in the order of their making. */
+export async function loadWorkshops(db: Db, ids: readonly string[]): Promise<Stored<Workshop>[]> {
+  const rows = await many<{ version: number } & Parameters<typeof wholeOf>[0]>(
     db,
-    rows.map((r) => r.body.id),
+    `select w.version, w.body, ${sinceBody} as since, ${namesOfRow} as names
+       from workshop w where w.id = any($1) order by w.body ->> 'createdAt', w.id`,
+    [ids],
   )
-  return rows.map((r) => ({ version: r.version, body: withNames(r.body, names.get(r.body.id)!) }))
+  return rows.map((r) => ({ version: r.version, body: wholeOf(r) }))
 }
 
-export async function loadWorkshop(db: Db, id: string): Promise<Stored<Workshop> | undefined> {
-  const row = await maybeOne<Stored<Workshop>>(db, 'select version, body from workshop where id = $1', [id])
-  if (!row) return undefined
-  const names = await namesOf(db, [id])
-  return { version: row.version, body: withNames(row.body, names.get(id)!) }
-}
+export const loadWorkshop = async (db: Db, id: string): Promise<Stored<Workshop> | undefined> => (await loadWorkshops(db, [id]))[0]
 
 export const storeHouse = (db: Db, house: House, version: number): Promise<void> =>
   run(db, 'insert into house (id, version, body) values ($1, $2, $3) on conflict (id) do update set version = $2, body = $3', [
@@ -37,13 +47,24 @@ export const storeHouse = (db: Db, house: House, version: number): Promise<void>
     house,
   ])
 
+/** Writes a workshop whole, with its names: for the demo and for tests. */
 export async function storeWorkshop(db: Db, w: Workshop, version: number): Promise<void> {
+  const before = await loadWorkshop(db, w.id)
   await run(
     db,
-    'insert into workshop (id, house_id, version, body) values ($1, $2, $3, $4) on conflict (id) do update set house_id = $2, version = $3, body = $4',
-    [w.id, w.houseId, version, withoutNames(w)],
+    `insert into workshop (id, house_id, version, body_version, body, summary) values ($1, $2, $3, $3, $4, $5)
+     on conflict (id) do update set house_id = $2, version = $3, body_version = $3, body = $4, summary = $5`,
+    [w.id, w.houseId, version, withoutNames(w), summaryOf(w)],
   )
-  await storeNames(db, w)
+  await writeNames(db, [namesChanged(before?.body ?? null, w)])
 }
 
-export const removeWorkshop = (db: Db, id: string): Promise<void> => run(db, 'delete from workshop where id = $1', [id])
+/** Gives a summary to workshops that came before there were any. */
+export async function fillSummaries(db: Db): Promise<void> {
+  const rows = await many<{ id: string }>(db, 'select id from workshop where summary is null')
+  for (const { body } of await loadWorkshops(
+    db,
+    rows.map((r) => r.id),
+  ))
+    await run(db, 'update workshop set summary = $2 where id = $1', [body.id, summaryOf(body)])
+}

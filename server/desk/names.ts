@@ -1,78 +1,114 @@
-import type { Change, Workshop } from '#core/workshop'
+import { same, type Change, type Json, type Workshop } from '#core/workshop'
 import { many, run, type Db } from '../db/query'
 
 /** A workshop without its participants' names, as its row keeps it. */
 export const withoutNames = (w: Workshop): Workshop => ({
   ...w,
-  group: { ...w.group, participants: w.group.participants.map((p) => ({ ...p, name: null })) },
+  group: { ...w.group, participants: w.group.participants.map((p) => (p.name === null ? p : { ...p, name: null })) },
 })
 
-export const withNames = (w: Workshop, names: ReadonlyMap<string, string>): Workshop => ({
+/** A workshop with its names, by participant. */
+export const withNames = (w: Workshop, names: Readonly<Record<string, string>>): Workshop => ({
   ...w,
-  group: { ...w.group, participants: w.group.participants.map((p) => ({ ...p, name: names.get(p.id) ?? null })) },
+  group: { ...w.group, participants: w.group.participants.map((p) => ({ ...p, name: names[p.id] ?? null })) },
 })
 
-/** Participants' names by workshop, then by participant. */
-export async function namesOf(db: Db, workshopIds: string[]): Promise<Map<string, Map<string, string>>> {
-  const rows = await many<{ workshopId: string; participantId: string; name: string }>(
-    db,
-    `select workshop_id as "workshopId", participant_id as "participantId", name
-       from participant_name where workshop_id = any($1)`,
-    [workshopIds],
-  )
-  const byWorkshop = new Map(workshopIds.map((id) => [id, new Map<string, string>()]))
-  for (const r of rows) byWorkshop.get(r.workshopId)?.set(r.participantId, r.name)
-  return byWorkshop
+export interface NameRow {
+  workshopId: string
+  participantId: string
+  houseId: string
+  name: string
+}
+export interface NamesChanged {
+  set: NameRow[]
+  gone: { workshopId: string; participantId: string }[]
 }
 
-export async function storeNames(db: Db, w: Workshop): Promise<void> {
-  const named = w.group.participants.filter((p) => p.name !== null)
-  await run(db, 'delete from participant_name where workshop_id = $1', [w.id])
-  await run(
+/** Which names differ between two states of a workshop: those to write, and those to take out. */
+export function namesChanged(before: Workshop | null, after: Workshop): NamesChanged {
+  const were = new Map((before?.group.participants ?? []).flatMap((p) => (p.name === null ? [] : [[p.id, p.name] as const])))
+  const set: NameRow[] = []
+  for (const p of after.group.participants) {
+    if (p.name !== null && were.get(p.id) !== p.name)
+      set.push({ workshopId: after.id, participantId: p.id, houseId: after.houseId, name: p.name })
+    if (p.name !== null) were.delete(p.id)
+  }
+  return { set, gone: [...were.keys()].map((participantId) => ({ workshopId: after.id, participantId })) }
+}
+
+/** Writes what has changed of names, of any number of workshops. */
+export async function writeNames(db: Db, changed: readonly NamesChanged[]): Promise<void> {
+  const [set, gone] = [changed.flatMap((c) => c.set), changed.flatMap((c) => c.gone)]
+  const removed = gone.length
+    ? run(
+        db,
+        'delete from participant_name n using unnest($1::text[], $2::text[]) t (w, p) where n.workshop_id = t.w and n.participant_id = t.p',
+        [gone.map((g) => g.workshopId), gone.map((g) => g.participantId)],
+      )
+    : undefined
+  const written = set.length
+    ? run(
+        db,
+        `insert into participant_name (workshop_id, participant_id, house_id, name)
+           select * from unnest($1::text[], $2::text[], $3::text[], $4::text[])
+         on conflict (workshop_id, participant_id) do update set name = excluded.name, house_id = excluded.house_id`,
+        [set.map((s) => s.workshopId), set.map((s) => s.participantId), set.map((s) => s.houseId), set.map((s) => s.name)],
+      )
+    : undefined
+  await Promise.all([removed, written])
+}
+
+/** A workshop's names, by participant. */
+export async function namesOf(db: Db, workshopId: string): Promise<Record<string, string>> {
+  const rows = await many<{ participantId: string; name: string }>(
     db,
-    `insert into participant_name (workshop_id, participant_id, house_id, name)
-       select $1, p, $2, n from unnest($3::text[], $4::text[]) as t (p, n)`,
-    [w.id, w.houseId, named.map((p) => p.id), named.map((p) => p.name)],
+    'select participant_id as "participantId", name from participant_name where workshop_id = $1',
+    [workshopId],
   )
+  return Object.fromEntries(rows.map((r) => [r.participantId, r.name]))
+}
+
+/** A name in a command's changes, and where it stood. */
+export interface NamePlace {
+  place: string
+  name: string
 }
 
 /** Takes names out of a command's changes: what is left may be kept for good, the names go to erasable rows. */
-export function separateNames(changes: readonly Change[]): { changes: Change[]; names: { place: string; name: string }[] } {
-  const names: { place: string; name: string }[] = []
-  const strip = (value: unknown, path: string, place: string): unknown => {
+export function separateNames(changes: readonly Change[]): { changes: Change[]; names: NamePlace[] } {
+  const names: NamePlace[] = []
+  const strip = (value: Json, path: string, place: string): Json => {
     if (typeof value === 'string' && /^group\/participants\/[^/]+\/name$/.test(path)) {
       names.push({ place, name: value })
       return null
     }
     if (typeof value !== 'object' || value === null) return value
-    if (Array.isArray(value)) return value.map((x: { id?: string }, i) => strip(x, `${path}/${x.id ?? i}`, `${place}/${x.id ?? i}`))
-    return Object.fromEntries(Object.entries(value).map(([k, x]) => [k, strip(x, path === '' ? k : `${path}/${k}`, `${place}/${k}`)]))
+    if (Array.isArray(value))
+      return (value as Json[]).map((x, i) => {
+        const key = typeof x === 'object' && x !== null && 'id' in x ? String(x.id) : String(i)
+        return strip(x, `${path}/${key}`, `${place}/${key}`)
+      })
+    return Object.fromEntries(
+      Object.entries(value as Record<string, Json>).map(([k, x]) => [k, strip(x, path === '' ? k : `${path}/${k}`, `${place}/${k}`)]),
+    )
   }
   const kept = changes.map((c, i) => ({
-    path: c.path,
+    ...c,
     before: strip(c.before, c.path, `${i}/before`),
     after: strip(c.after, c.path, `${i}/after`),
   }))
   return { changes: kept, names }
 }
 
-/** Forgets everybody's name in a workshop: in its rows and commands, in its pictures' file names, and in the out-tray, whose PDFs
- *  carry names on their tabs. */
-export async function eraseNames(db: Db, workshopId: string): Promise<void> {
-  await run(db, 'delete from participant_name where workshop_id = $1', [workshopId])
-  await run(
-    db,
-    `update command_name set name = null where command_id in (select id from command where subject_kind = 'workshop' and subject_id = $1)`,
-    [workshopId],
-  )
-  await run(db, `update picture set name = 'picture' where workshop_id = $1`, [workshopId])
-  await run(
-    db,
-    `update print_job
-        set pdf = null,
-            sheets = (select jsonb_agg(s || jsonb_build_object('labels', s -> 'prints') order by n)
-                        from jsonb_array_elements(sheets) with ordinality t (s, n))
-      where workshop_id = $1`,
-    [workshopId],
+/** Whether a command that came again says what it said the first time; names that have been erased since are not held against it. */
+export function saysTheSame(
+  first: { changes: Change[]; names: { place: string; name: string | null }[] },
+  now: readonly Change[],
+): boolean {
+  const said = separateNames(now)
+  const kept = new Map(first.names.map((n) => [n.place, n.name]))
+  return (
+    same(first.changes, said.changes) &&
+    said.names.every((n) => !kept.has(n.place) || kept.get(n.place) === null || kept.get(n.place) === n.name)
   )
 }

@@ -16,6 +16,7 @@ export class Events {
     this.client = client
     client.on('notification', (n) => this.send(n.payload ?? '{}'))
     client.on('error', () => this.again(client))
+    client.on('end', () => this.again(client))
     await client.query('listen imprenta')
   }
 

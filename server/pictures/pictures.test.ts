@@ -9,7 +9,7 @@ import type { Picture, Workshop } from '#core/workshop'
 import { drawnSvg } from '../demo/drawn'
 import { command, fixed, startServer } from '../testing/start'
 import { explain } from '../errors'
-import { sweepPictures } from './pictures'
+import { sweepPictures } from '../forgetting/forgetting'
 import { turns } from './turns'
 import { uploadsFolder } from './uploads'
 

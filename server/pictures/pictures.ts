@@ -1,11 +1,7 @@
 import type pg from 'pg'
-import { uuidv7 } from 'uuidv7'
-import { withoutPicture, type Suggestion } from '#core/pictures'
-import type { Picture, Workshop } from '#core/workshop'
+import type { Suggestion } from '#core/pictures'
+import type { Workshop } from '#core/workshop'
 import { many, maybeOne, run, type Db } from '../db/query'
-import { applyCommand } from '../desk/commands'
-import { loadWorkshop } from '../desk/documents'
-import { wipeJobsWith } from '../prints/jobs'
 import type { Developed } from './develop'
 
 export type PictureSize = 'full' | 'view' | 'thumb'
@@ -59,80 +55,9 @@ export async function storePicture(
   )
 }
 
-/** Erases a picture for good: its bytes in every size, its file's name, its place in the workshop, and what commands remember of
- *  it. Printed jobs keep no picture. Answers with whether there was one. */
-export async function erasePicture(
-  pool: pg.Pool,
-  workshopId: string,
-  id: string,
-  by: { actor: string; at: string; why: 'due' | 'by hand' },
-): Promise<boolean> {
-  const entry = await takeOutOfPlan(pool, workshopId, id, by)
-  const { rowCount } = await pool.query('delete from picture where workshop_id = $1 and id = $2', [workshopId, id])
-  await wipeJobsWith(pool, workshopId, id)
-  await run(
-    pool,
-    `update command set changes = coalesce((select jsonb_agg(c) from jsonb_array_elements(changes) c where c ->> 'path' not like $3), '[]'::jsonb)
-      where subject_kind = 'workshop' and subject_id = $1 and changes::text like $2`,
-    [workshopId, `%${id}%`, `pictures/${id}%`],
-  )
-  return (rowCount ?? 0) > 0 || entry
-}
-
-/** Takes a picture's entry out of its workshop; somebody else's change in between is taken up and it is tried again. Answers with
- *  whether there was an entry. */
-async function takeOutOfPlan(
-  pool: pg.Pool,
-  workshopId: string,
-  id: string,
-  by: { actor: string; at: string; why: 'due' | 'by hand' },
-): Promise<boolean> {
-  for (let tries = 0; tries < 5; tries++) {
-    const stored = await loadWorkshop(pool, workshopId)
-    const entry = stored?.body.pictures?.find((p) => p.id === id)
-    if (!stored || !entry) return tries > 0
-    const outcome = await forget(pool, stored.body, stored.version, entry, by)
-    if (outcome.status === 'applied') return true
-  }
-  throw new Error(`picture ${id} could not be taken out of ${workshopId}`)
-}
-
-function forget(pool: pg.Pool, w: Workshop, version: number, picture: Picture, by: { actor: string; at: string; why: 'due' | 'by hand' }) {
-  return applyCommand(
-    pool,
-    {
-      id: uuidv7(),
-      subject: { kind: 'workshop', id: w.id },
-      baseVersion: version,
-      kind: 'erase-picture',
-      changes: withoutPicture(w, picture, { id: uuidv7(), at: by.at, why: by.why }),
-      guards: [],
-      actor: by.actor,
-      at: by.at,
-    },
-    by.at,
-  )
-}
-
-/** Erases what is due on or before a day, and bytes that no workshop has had a place for since a day. Answers with how many. */
-export async function sweepPictures(pool: pg.Pool, now: (timeZone: string) => string): Promise<number> {
-  const due = await many<{ workshopId: string; id: string; timeZone: string; deleteOn: string }>(
-    pool,
-    `select w.id as "workshopId", p ->> 'id' as id, h.body ->> 'timeZone' as "timeZone", p ->> 'deleteOn' as "deleteOn"
-       from workshop w join house h on h.id = w.house_id, jsonb_array_elements(coalesce(w.body -> 'pictures', '[]'::jsonb)) p
-      where p ->> 'deleteOn' is not null`,
-  )
-  let erased = 0
-  for (const p of due) {
-    const at = now(p.timeZone)
-    if (p.deleteOn > at.slice(0, 10)) continue
-    if (await erasePicture(pool, p.workshopId, p.id, { actor: 'Imprenta', at, why: 'due' })) erased++
-  }
-  const { rowCount } = await pool.query(
-    `delete from picture p using workshop w
-      where w.id = p.workshop_id and p.added_at < $1::timestamptz - interval '1 day'
-        and not coalesce(w.body -> 'pictures', '[]'::jsonb) @> jsonb_build_array(jsonb_build_object('id', p.id))`,
-    [now('UTC').replace(/\[.*/, '')],
-  )
-  return erased + (rowCount ?? 0)
+/** Why a picture's id cannot be used for a new one; undefined where it can. */
+export async function takenId(db: Db, id: string): Promise<string | undefined> {
+  if (await maybeOne(db, 'select 1 from picture where id = $1', [id])) return 'Another picture has this id.'
+  if (await maybeOne(db, 'select 1 from picture_erased where picture_id = $1', [id])) return 'This picture was erased.'
+  return undefined
 }

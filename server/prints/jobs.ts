@@ -80,7 +80,3 @@ export const redoPrints = (db: Db, workshopId: string, id: string, prints: reado
     'update print_job set redo = (select array_agg(distinct x) from unnest(redo || $3::text[]) x) where workshop_id = $1 and id = $2',
     [workshopId, id, prints],
   )
-
-/** Jobs that show a picture lose their PDF with it. */
-export const wipeJobsWith = (db: Db, workshopId: string, picture: string): Promise<void> =>
-  run(db, 'update print_job set pdf = null where workshop_id = $1 and pictures @> array[$2]', [workshopId, picture])

@@ -302,7 +302,7 @@ describe('the printer, simulated', () => {
   })
   it('forgets names with the workshop’s names: labels, file names, PDFs', async () => {
     expect(JSON.stringify((await jobs()).jobs)).toMatch(/Pia|Odo|Kit/)
-    await server.api.post(`/api/workshops/${id}/erase-names`)
+    await server.api.post(`/api/workshops/${id}/erase-names`).send({})
     const after = await jobs()
     expect(JSON.stringify(after.jobs)).not.toMatch(/"(Pia|Odo|Kit|Juno)[",]/)
     expect(after.jobs.every((j) => !j.whole)).toBe(true)

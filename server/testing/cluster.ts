@@ -11,8 +11,8 @@ export const freePort = () =>
     })
   })
 
-/** A PostgreSQL of the tests' own, on loopback, thrown away afterwards. */
-export async function startCluster(): Promise<{ url: string; stop: () => void }> {
+/** A PostgreSQL of the tests' own, on loopback, thrown away afterwards; `durable` keeps what a demo keeps through a power cut. */
+export async function startCluster(durable = false): Promise<{ url: string; stop: () => void }> {
   const version = readdirSync('/usr/lib/postgresql').sort((a, b) => Number(b) - Number(a))[0]!
   const bin = (name: string) => `/usr/lib/postgresql/${version}/bin/${name}`
   const folder = mkdtempSync(join(tmpdir(), 'imprenta-test-'))
@@ -29,7 +29,8 @@ export async function startCluster(): Promise<{ url: string; stop: () => void }>
   const data = join(folder, 'data')
   const port = await freePort()
   call('initdb', ['-D', data, '-U', 'imprenta', '-A', 'trust', '-E', 'UTF8', '--locale=C.UTF-8'])
-  const options = `-p ${port} -c listen_addresses=127.0.0.1 -c unix_socket_directories='' -c fsync=off -c synchronous_commit=off -c full_page_writes=off`
+  const careless = durable ? '' : '-c fsync=off -c synchronous_commit=off -c full_page_writes=off'
+  const options = `-p ${port} -c listen_addresses=127.0.0.1 -c unix_socket_directories='' ${careless}`
   call('pg_ctl', ['-D', data, '-w', '-o', options, '-l', join(folder, 'log'), 'start'])
   const stop = () => {
     call('pg_ctl', ['-D', data, '-m', 'immediate', 'stop'])

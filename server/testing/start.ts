@@ -8,6 +8,8 @@ import { makeApp } from '../app'
 import { clockFrom } from '../clock'
 import { migrate } from '../db/migrate'
 import { openPool } from '../db/pool'
+import { Crew } from '../crew/crew'
+import { Saver } from '../desk/saver'
 import { seedDemo } from '../desk/seed'
 import { Events } from '../events/events'
 
@@ -31,16 +33,18 @@ export async function freshDatabase(name: string): Promise<{ pool: pg.Pool; url:
 
 /** A server on a database of its own, with the demo in it; the clock is fixed. */
 export async function startServer(name: string) {
-  const { pool, close } = await freshDatabase(name)
+  const { pool, url, close } = await freshDatabase(name)
   await seedDemo(pool, '2026-05-15')
   const events = new Events(pool)
   await events.listen()
-  const app = makeApp({ pool, clock: clockFrom(fixed), events, log: pino({ level: 'silent' }) })
+  const [saver, crew] = [new Saver(url), new Crew(url)]
+  const app = makeApp({ pool, saver, crew, clock: clockFrom(fixed), events, log: pino({ level: 'silent' }) })
   const stop = async () => {
     events.close()
+    await Promise.all([saver.close(), crew.close()])
     await close()
   }
-  return { pool, app, api: supertest(app), stop }
+  return { pool, url, app, saver, crew, api: supertest(app), stop }
 }
 
 export const command = (id: string, changes: Change[], guards: Guard[] = [], kind: 'workshop' | 'house' = 'workshop') => ({

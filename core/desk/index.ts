@@ -1,0 +1,1 @@
+export { decide, notStorable, readCommand, type Decision, type Problem } from './decide'

@@ -1,0 +1,37 @@
+import type { Workshop } from './workshop'
+
+/** A copy of a workshop to plan the next one from: what and how, and so many people of these ages. It keeps nobody's name or
+ *  absence, no date, nothing that was laid, no picture and no print put in its place. `fresh` makes ids. */
+export function copyOf(w: Workshop, to: { title: string; houseId: string; at: string }, fresh: () => string): Workshop {
+  const { spares, samples, confidence, share, allow, paper, tile, copies, standIn, stations } = w.choices
+  return {
+    id: fresh(),
+    houseId: to.houseId,
+    title: to.title.slice(0, 120),
+    drawing: w.drawing,
+    createdAt: to.at,
+    archivedAt: null,
+    group: {
+      tables: w.group.tables,
+      helpers: w.group.helpers,
+      participants: w.group.participants.map((p) => ({ id: fresh(), seat: p.seat, name: null, age: p.age, misses: [] })),
+    },
+    designs: w.designs.map((d) => ({ ...d, id: fresh() })),
+    sessions: [],
+    choices: {
+      spares,
+      samples,
+      confidence,
+      share,
+      split: {},
+      ...(allow && { allow }),
+      ...(paper && { paper }),
+      ...(tile !== undefined && { tile }),
+      ...(copies !== undefined && { copies }),
+      ...(standIn !== undefined && { standIn }),
+      ...(stations && { stations }),
+    },
+    pieces: [],
+    errandsDone: [],
+  }
+}

@@ -1,0 +1,93 @@
+import type pg from 'pg'
+import * as v from 'valibot'
+import { planFormat, writeWorkshop } from '#core/exchange'
+import type { House } from '#core/house'
+import { planWorkshop, type Plan } from '#core/plan'
+import { sayPlan, seatOf, sheetMarkdown, sheetText } from '#core/phrases'
+import { readInput } from '#core/reasons'
+import type { Workshop } from '#core/workshop'
+import type { Clock } from '../clock'
+import { loadHouse, loadWorkshop } from '../desk/documents'
+import { NotFound } from '../errors'
+import { calendarOf } from './calendar'
+import { sheetsPdf } from './sheetPdf'
+import { kitCsv, rosterCsv } from './tables'
+
+const options = v.object({
+  wording: v.optional(v.picklist(['few', 'more', 'large'], 'not a wording | Say few, more or large.'), 'few'),
+  paper: v.optional(v.picklist(['letter', 'a4'], 'not a paper | Say letter or a4.')),
+  black: v.optional(v.picklist(['0', '1']), '0'),
+  who: v.optional(v.string()),
+})
+
+interface Planned {
+  workshop: Workshop
+  house: House
+  plan: Plan
+}
+interface Paper {
+  type: string
+  name: string
+  body: string | Buffer
+}
+
+const makers = {
+  'workshop.json': ({ workshop }) => ({ type: 'application/json', name: `${workshop.id}.json`, body: writeWorkshop(workshop) }),
+  'plan.json': ({ workshop, plan, house }) => ({
+    type: 'application/json',
+    name: `${workshop.id}-plan.json`,
+    body: JSON.stringify({ ...planFormat, plan, said: sayPlan(plan, house) }, null, 2),
+  }),
+  'roster.csv': ({ workshop }) => ({ type: 'text/csv', name: `${workshop.id}-roster.csv`, body: rosterCsv(workshop) }),
+  'kit.csv': ({ workshop, plan, house }) => ({ type: 'text/csv', name: `${workshop.id}-kit.csv`, body: kitCsv(plan, house) }),
+  'sessions.ics': ({ workshop, plan, house }) => ({
+    type: 'text/calendar',
+    name: `${workshop.id}.ics`,
+    body: calendarOf(workshop, house, plan),
+  }),
+  'take-home.md': (p, query) => ({
+    type: 'text/markdown',
+    name: `${p.workshop.id}-take-home.md`,
+    body: sheets(p, query)
+      .texts.map((t) => sheetMarkdown(t.text))
+      .join('\n---\n\n'),
+  }),
+  'take-home.pdf': async (p, query) => {
+    const { texts, asked } = sheets(p, query)
+    const { workshop, house } = p
+    const look = { paper: asked.paper ?? house.paper, wording: asked.wording, black: asked.black === '1' }
+    return {
+      type: 'application/pdf',
+      name: `${workshop.id}-take-home.pdf`,
+      body: await sheetsPdf(texts, look, `${workshop.title}: take-home`),
+    }
+  },
+} satisfies Record<string, (p: Planned, query: unknown) => Paper | Promise<Paper>>
+
+export const paperNames = Object.keys(makers) as (keyof typeof makers)[]
+export interface PaperAsked {
+  which: keyof typeof makers
+  id: string
+  query: unknown
+}
+
+/** A workshop in an open format: JSON, CSV, iCalendar, PDF or Markdown. */
+export async function makePaper(pool: pg.Pool, clock: Clock, { which, id, query }: PaperAsked): Promise<Paper> {
+  const workshop = (await loadWorkshop(pool, id))?.body
+  const house = workshop && (await loadHouse(pool, workshop.houseId))?.body
+  if (!workshop || !house) throw new NotFound('This workshop is not here any more.')
+  const make: (p: Planned, query: unknown) => Paper | Promise<Paper> = makers[which]
+  return make({ workshop, house, plan: planWorkshop({ workshop, house, now: clock.now(house.timeZone) }) }, query)
+}
+
+function sheets({ plan, workshop, house }: Planned, query: unknown) {
+  const asked = readInput(options, query)
+  const who = asked.who?.split(',')
+  const chosen = plan.takeHome.filter((s) => !who || who.includes(s.participant))
+  if (who && chosen.length === 0) throw new NotFound('Nobody of that name is in this workshop.')
+  const texts = chosen.map((s) => ({
+    text: sheetText(s, plan, workshop, house, asked.wording),
+    seat: seatOf(plan, plan.takeHome.indexOf(s)),
+  }))
+  return { asked, texts }
+}

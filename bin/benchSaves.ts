@@ -64,7 +64,12 @@ export async function benchSaves(url: string, databaseUrl: string): Promise<Reco
     at: base.createdAt,
   })
   for (let i = 0; i < 51; i++) {
-    const w: Workshop = { ...of40, id: `bench-${i}`, title: `Bench ${i}`, sessions: base.sessions.map((s) => ({ ...s, id: `${s.id}-b${i}` })) }
+    const w: Workshop = {
+      ...of40,
+      id: `bench-${i}`,
+      title: `Bench ${i}`,
+      sessions: base.sessions.map((s) => ({ ...s, id: `${s.id}-b${i}` })),
+    }
     await send([command(w.id, [{ path: '', before: null, after: w }])])
   }
   const figures: Record<string, number> = {}
@@ -86,8 +91,10 @@ export async function benchSaves(url: string, databaseUrl: string): Promise<Reco
   }
   for (const c of clients) c.release()
   await pool.end()
-  const shared = await rate(20, async (c, n) =>
-    void (await send([command('bench-50', [{ path: `group/participants/b${c}/age`, before: age(n + 1)[1], after: age(n)[1] }])])),
+  const shared = await rate(
+    20,
+    async (c, n) =>
+      void (await send([command('bench-50', [{ path: `group/participants/b${c}/age`, before: age(n + 1)[1], after: age(n)[1] }])])),
   )
   figures['20 clients in one workshop of 40, saves a second'] = shared.perSecond
   figures['20 clients in one workshop of 40, p99 ms'] = shared.p99

@@ -6,10 +6,7 @@ const said = (title: string, body = ''): Said => ({ title, body })
 const many = (v: Values, one: string, more: string) => (Number(v['count'] ?? 1) === 1 ? one : more)
 
 /** What is said of pictures that are in, and of those that are not; `names` are their owners. */
-export const pictureLines: Record<
-  `picture-${Exclude<PictureCode, 'mirrored' | 'kept-on'>}` | 'pictures-missing' | 'many-copies',
-  Line<Said>
-> = {
+export const pictureLines: Record<`picture-${Exclude<PictureCode, 'mirrored'>}` | 'pictures-missing' | 'many-copies', Line<Said>> = {
   'many-copies': (v) =>
     said(
       `${v['copies']} copies of each picture`,
@@ -66,6 +63,5 @@ export const pictureWord = ({ code, values }: Pick<PictureFinding, 'code' | 'val
     'mark-cut': 'cut off',
     'detail-lost': 'too fine',
     'not-permitted': 'may it?',
-    'kept-on': 'no end date',
     mirrored: 'mirrored',
   })[code]

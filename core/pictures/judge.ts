@@ -146,9 +146,7 @@ function cut(p: Picture, c: PictureContext): PictureFinding[] {
   ]
 }
 
-const care = (p: Picture): PictureFinding[] => [
-  ...(p.permitted ? [] : [say('not-permitted', 'look', 'P')]),
-]
+const care = (p: Picture): PictureFinding[] => [...(p.permitted ? [] : [say('not-permitted', 'look', 'P')])]
 
 /** Findings of all pictures, by code, worst level first: which pictures have them, and each one's own. */
 export function pictureFindings(

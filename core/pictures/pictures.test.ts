@@ -157,7 +157,6 @@ describe('judging a picture', () => {
       ['look mark-cut', 'fine mirrored'],
     ],
     ['not allowed', picture({ permitted: false }), {}, ['look not-permitted']],
-    ['kept without an end', picture({ deleteOn: null }), {}, ['note kept-on']],
     [
       'faces at sticker size',
       picture({ marks: [{ id: 'm', what: 'face', x: 0.3, y: 0.3, w: 0.3, h: 0.3 }] }),
@@ -254,7 +253,9 @@ describe('whose a picture is', () => {
     expect(eraseDay(later, open)).toEqual({ date: '2026-07-15', from: 'class' })
     expect(eraseDay({ ...w, sessions: [] }, open)).toEqual({ date: '2026-07-09', from: 'added' })
     expect(eraseDay({ ...w, sessions: [] }, { deleteOn: null }, '2026-05-11').date).toBe('2026-07-10')
-    expect(eraseDay({ ...w, sessions: [], createdAt: '2026-05-01T10:00:00-04:00[America/New_York]' }, { deleteOn: null }).date).toBe('2026-06-30')
+    expect(eraseDay({ ...w, sessions: [], createdAt: '2026-05-01T10:00:00-04:00[America/New_York]' }, { deleteOn: null }).date).toBe(
+      '2026-06-30',
+    )
     expect(eraseDay(later, { ...open, deleteOn: '2026-05-20' })).toEqual({ date: '2026-05-20', from: 'set' })
     expect(w.pictures!.every((p) => p.deleteOn === null)).toBe(true)
   })

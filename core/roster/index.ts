@@ -1,1 +1,11 @@
-export { readRoster, rosterRows, safeCell, type RosterPreview, type RosterRow, type RosterQuestion, type Heading } from './roster'
+export {
+  headings,
+  readRoster,
+  rosterChanges,
+  rosterRows,
+  safeCell,
+  type RosterPreview,
+  type RosterRow,
+  type RosterQuestion,
+  type Heading,
+} from './roster'

@@ -1,5 +1,5 @@
 import { ageBands, type AgeBand } from '#core/recipe'
-import { limits, type Participant } from '#core/workshop'
+import { freeSeats, limits, seated, type Change, type Guard, type Participant } from '#core/workshop'
 
 /** A line of a roster file, as the CSV reader gave it. */
 export interface RosterRow {
@@ -8,7 +8,8 @@ export interface RosterRow {
 }
 
 /** What a column holds. `leave` is left out. */
-export type Heading = 'name' | 'age' | 'years' | 'picture' | 'leave'
+export const headings = ['name', 'age', 'years', 'picture', 'leave'] as const
+export type Heading = (typeof headings)[number]
 
 /** A heading that is not understood: asked about, never guessed. */
 export interface RosterQuestion {
@@ -146,11 +147,36 @@ function readAge(cell: string, heading: Heading): AgeBand | undefined {
 }
 
 /** A cell that a spreadsheet would run as a formula gets an apostrophe in front, which readRoster takes off again. */
-export const safeCell = (text: string): string => (/^[=+\-@\t\r]/.test(text) ? `'${text}` : text)
-const unsafed = (text: string): string => (/^'[=+\-@\t\r]/.test(text) ? text.slice(1) : text)
+export const safeCell = (text: string): string => (formula.test(text) ? `'${text}` : text)
+const unsafed = (text: string): string => (text.startsWith("'") && formula.test(text.slice(1)) ? text.slice(1) : text)
+/** What some spreadsheet runs: the signs, also full-width, also behind blanks and marks that are not seen. */
+const formula = /^[\s\p{Cf}\p{Cc}]*[=+\-@\uFF1D\uFF0B\uFF0D\uFF20]|^[\t\r\n]/u
 
 /** A roster as rows: heading first. */
 export const rosterRows = (people: readonly Participant[]): string[][] => [
   ['name', 'age'],
-  ...[...people].sort((a, b) => a.seat - b.seat).map((p) => [safeCell(p.name ?? ''), p.age]),
+  ...seated(people).map((p) => [safeCell(p.name ?? ''), p.age]),
 ]
+
+/** What bringing a roster in changes: names fill the unnamed seats in their order, who is left over gets a free seat; `left` is how
+ *  many a workshop cannot hold (then nothing should come in). Counts on the number of people that its author saw. */
+export function rosterChanges(
+  people: readonly Participant[],
+  good: RosterPreview['good'],
+  fresh: () => string,
+): { changes: Change[]; guards: Guard[]; left: number } {
+  const free = seated(people.filter((p) => p.name === null))
+  const seats = freeSeats(people, Math.max(0, good.length - free.length))
+  const changes = good.flatMap((g, i): Change[] => {
+    const seat = free[i]
+    if (seat)
+      return [
+        { path: `group/participants/${seat.id}/name`, before: seat.name, after: g.name },
+        { path: `group/participants/${seat.id}/age`, before: seat.age, after: g.age },
+      ]
+    const after: Participant = { id: fresh(), seat: seats[i - free.length]!, name: g.name, age: g.age, misses: [] }
+    return [{ path: `group/participants/${after.id}`, before: null, after }]
+  })
+  const left = Math.max(0, people.length + seats.length - limits.people)
+  return { changes, guards: [{ path: 'group/participants', count: people.length }], left }
+}

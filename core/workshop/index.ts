@@ -21,4 +21,4 @@ export {
 export { moveSession } from './move'
 export { again, freeSeats, leftBehind, seated, setHeadcount, takeAlong, undoing, withAges, type Edit } from './edits'
 export { copyOf } from './copy'
-export { summaryOf, type Summary } from './summary'
+export { arrange, nextStart, summaryOf, type Summary } from './summary'

@@ -13,6 +13,7 @@ export interface Summary {
   /** The kind of piece, and what it is called where it is one of their own. */
   kind: string
   called?: string
+  recipe: { id: string; version: number }
   sessions: Session[]
   /** Pieces by state; people without a piece count as "to print". */
   states: Partial<Record<PieceState, number>>
@@ -24,10 +25,54 @@ export function summaryOf(w: Workshop): Summary {
   const waiting = Math.max(0, w.group.participants.length - w.pieces.length)
   if (waiting > 0) states['to-print'] = (states['to-print'] ?? 0) + waiting
   const { id, houseId, title, drawing, createdAt, archivedAt, sessions } = w
-  const { kind, called } = w.designs[0]!
+  const { kind, called, recipe } = w.designs[0]!
   return {
-    ...{ id, houseId, title, drawing, createdAt, archivedAt, sessions, states, kind },
+    ...{ id, houseId, title, drawing, createdAt, archivedAt, sessions, states, kind, recipe },
     people: w.group.participants.length,
     ...(called !== undefined && { called }),
+  }
+}
+
+/** Local date and time of a class's beginning or end: they sort, and compare with `nowLocal` of their house. */
+const localOf = (s: Session, at: 'start' | 'end'): string => `${s.date}T${s[at]}`
+
+/** When a workshop's next class begins, by the clock of its house; undefined without one to come. */
+export const nextStart = (w: Pick<Summary, 'sessions'>, nowLocal: string): string | undefined =>
+  w.sessions
+    .filter((s) => localOf(s, 'end') > nowLocal)
+    .map((s) => localOf(s, 'start'))
+    .sort()[0]
+
+/** What a first page shows of many workshops: those with a class to come, the next first; those that stand in the list; and those that
+ *  were over before this year, by year, folded. `nowLocal` gives a house's local time, "2027-03-04T18:30". */
+export function arrange(
+  summaries: readonly Summary[],
+  nowLocal: (houseId: string) => string,
+): { coming: Summary[]; listed: Summary[]; years: { year: string; workshops: Summary[] }[]; archived: Summary[] } {
+  const open = summaries.filter((w) => !w.archivedAt)
+  const coming = open
+    .flatMap((w) => {
+      const start = nextStart(w, nowLocal(w.houseId))
+      return start ? [{ w, start }] : []
+    })
+    .sort((a, b) => (a.start < b.start ? -1 : a.start > b.start ? 1 : 0))
+    .map((x) => x.w)
+  const yearOf = (w: Summary): string | undefined => {
+    const last = w.sessions
+      .map((s) => s.date.slice(0, 4))
+      .sort()
+      .at(-1)
+    return last !== undefined && last < nowLocal(w.houseId).slice(0, 4) ? last : undefined
+  }
+  const years = new Map<string, Summary[]>()
+  for (const w of open) {
+    const year = yearOf(w)
+    if (year) years.set(year, [...(years.get(year) ?? []), w])
+  }
+  return {
+    coming,
+    listed: open.filter((w) => !yearOf(w)),
+    years: [...years].sort(([a], [b]) => (a > b ? -1 : 1)).map(([year, workshops]) => ({ year, workshops })),
+    archived: summaries.filter((w) => w.archivedAt),
   }
 }

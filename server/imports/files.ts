@@ -2,7 +2,7 @@ import { CsvError, parse } from 'csv-parse/sync'
 import * as v from 'valibot'
 import { readRecipeFile, readWorkshopFile } from '#core/exchange'
 import { BadInput, readInput } from '#core/reasons'
-import { readRoster, type RosterRow } from '#core/roster'
+import { headings, readRoster, type RosterRow } from '#core/roster'
 
 /** Files may hold so much. */
 const most = { letters: 2_000_000, lines: 20_000, columns: 60, cell: 2_000 }
@@ -13,7 +13,7 @@ const text = v.pipe(
 )
 const rosterRequest = v.object({
   text,
-  answers: v.optional(v.record(v.pipe(v.string(), v.regex(/^\d+$/)), v.picklist(['name', 'age', 'years', 'leave'])), {}),
+  answers: v.optional(v.record(v.pipe(v.string(), v.regex(/^\d+$/)), v.picklist(headings)), {}),
 })
 
 const readers = {

@@ -4,13 +4,16 @@ import { computed, defineAsyncComponent, onMounted, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { useTheme } from 'vuetify'
 import { pieceStates, type PieceState } from '#core/recipe'
+import { summaryOf } from '#core/workshop'
 import ControlStrip from './ControlStrip.vue'
 import { useDesk } from './desk'
 import { bindKeys } from './keys'
+import { useNewerVersion } from './newerVersion'
 
 // What a first view does not need is fetched when it is asked for.
 const KeySheet = defineAsyncComponent(() => import('./KeySheet.vue'))
 const NameSheet = defineAsyncComponent(() => import('./NameSheet.vue'))
+const UnsettledNews = defineAsyncComponent(() => import('./UnsettledNews.vue'))
 const WorkshopList = defineAsyncComponent(() => import('./WorkshopList.vue'))
 
 const desk = useDesk()
@@ -18,6 +21,8 @@ const route = useRoute()
 const router = useRouter()
 const theme = useTheme()
 const keys = ref(false)
+
+const { newer, goOn } = useNewerVersion(router)
 
 const id = computed(() => (typeof route.params['id'] === 'string' ? route.params['id'] : undefined))
 const workshop = computed(() => (id.value ? desk.workshop(id.value) : undefined))
@@ -49,11 +54,8 @@ const places = computed(() =>
 
 const counts = computed(() => {
   const all = Object.fromEntries(pieceStates.map((s) => [s, 0])) as Record<PieceState, number>
-  const open = workshop.value ? [workshop.value] : desk.workshops.filter((w) => !w.archivedAt)
-  for (const w of open) {
-    for (const p of w.pieces) all[p.state]++
-    all['to-print'] += Math.max(0, w.group.participants.length - w.pieces.length)
-  }
+  const open = workshop.value ? [summaryOf(workshop.value)] : desk.summaries.filter((w) => !w.archivedAt)
+  for (const w of open) for (const s of pieceStates) all[s] += w.states[s] ?? 0
   return all
 })
 
@@ -69,10 +71,10 @@ onMounted(() => {
   dark(kept === null ? matchMedia('(prefers-color-scheme: dark)').matches : kept === '1')
   bindKeys({ undo: desk.undo, redo: desk.redo, sheet: () => (keys.value = true), go: (to) => void router.push(to), id: () => id.value })
 })
+watch(id, (open) => open && desk.want([open]), { immediate: true })
 watch([() => workshop.value?.title, () => route.name], ([title]) => (document.title = title ? `${title}, Imprenta` : 'Imprenta'), {
   immediate: true,
 })
-const showValue = (v: unknown) => (v === null ? 'gone' : typeof v === 'object' ? 'changed' : String(v))
 </script>
 <template>
   <v-app>
@@ -125,24 +127,17 @@ const showValue = (v: unknown) => (v === null ? 'gone' : typeof v === 'object' ?
         <button type="button" class="plain tool key" aria-label="All keys" @click="keys = true">?</button>
       </div>
     </header>
-    <section v-if="desk.conflicts.length" class="news" role="alert">
-      <div v-for="c in desk.conflicts" :key="c.command.id">
-        <strong>Changed by somebody else.</strong>
-        <span v-for="x in c.clashes" :key="x.path">
-          {{ x.path.split('/').at(-1) }}: yours <s>{{ showValue(x.yours) }}</s>, theirs <b>{{ showValue(x.stored) }}</b>.</span
-        >
-        Theirs stands for now; yours is kept.
-        <v-btn @click="desk.resolveConflict(c, false)">Keep theirs</v-btn>
-        <v-btn @click="desk.resolveConflict(c, true)">Put back mine</v-btn>
-      </div>
+    <UnsettledNews v-if="desk.unsettled.length" />
+    <section v-if="newer" class="news" role="alert">
+      <b>A newer version of Imprenta is here.</b> What you typed is kept.
+      <v-btn @click="goOn">Go on with it</v-btn>
     </section>
-    <section v-if="desk.refusal" class="news" role="alert">
-      <strong>{{ desk.refusal.what }}</strong> ({{ desk.refusal.path }}) {{ desk.refusal.remedy }}
-      <v-btn @click="desk.refusal = undefined">Understood</v-btn>
-    </section>
+    <p v-else-if="desk.offline && desk.ready" class="news away" role="status">
+      <b>Offline.</b> {{ desk.pending.length ? 'What you do is kept here and goes by itself.' : 'Trying again by itself.' }}
+    </p>
     <div id="main" tabindex="-1" class="main">
-      <router-view v-if="desk.ready" />
-      <main v-else-if="desk.failed" class="wait">
+      <router-view v-if="desk.ready && !(id && desk.coming(id))" />
+      <main v-else-if="desk.failed && !desk.ready" class="wait">
         <h2>The server does not answer</h2>
         <p class="two">What you typed is kept in this browser and goes by itself when it is back.</p>
         <v-btn @click="desk.load()">Try again</v-btn>
@@ -275,6 +270,9 @@ nav {
   background: var(--watch-wash);
   padding: 8px 20px;
   border-bottom: 2px solid var(--watch);
+}
+.away {
+  margin: 0;
 }
 .wait {
   padding: 24px 20px;

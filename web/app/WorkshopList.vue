@@ -6,6 +6,11 @@ const desk = useDesk()
 </script>
 <template>
   <v-list>
-    <v-list-item v-for="w in desk.workshops.filter((x) => !x.archivedAt)" :key="w.id" :title="w.title" :to="`/w/${w.id}/bench/kit`" />
+    <v-list-item
+      v-for="w in desk.summaries.filter((x) => !x.archivedAt).slice(-60)"
+      :key="w.id"
+      :title="w.title"
+      :to="`/w/${w.id}/bench/kit`"
+    />
   </v-list>
 </template>

@@ -1,25 +1,14 @@
 import type { OwnRecipe } from '#core/recipe'
 import type { House } from '#core/house'
-import type { Clash, Command, Workshop } from '#core/workshop'
+import type { Answered, Document, Problem, Stored } from '#core/desk'
+import type { Command, Summary, Workshop } from '#core/workshop'
 
-export interface Stored<T> {
-  version: number
-  body: T
-}
-export interface Desk {
+export type { Problem }
+interface Desk {
   now: string
   houses: Stored<House>[]
+  summaries: Stored<Summary>[]
   workshops: Stored<Workshop>[]
-}
-export type Outcome =
-  | { id: string; status: 'applied'; version: number }
-  | { id: string; status: 'conflict'; version: number; clashes: Clash[] }
-  | { id: string; status: 'refused'; error: Problem }
-
-export interface Problem {
-  what: string
-  path: string
-  remedy: string
 }
 
 /** An answer of the server that says what is wrong. */
@@ -38,22 +27,26 @@ export class Refused extends Error {
 
 async function ask<T>(path: string, init?: RequestInit): Promise<T> {
   const res = await fetch(`/api${path}`, init)
-  const body: unknown = await res.json()
+  // Something in between may answer with a page instead; that is no answer of the server's.
+  const body: unknown = await res.json().catch(() => {
+    throw new Refused({ what: 'The server does not answer.', path: '(server)', remedy: 'It is tried again by itself.' }, 503)
+  })
   if (res.ok) return body as T
   throw new Refused((body as { error: Problem }).error, res.status)
 }
 
-const post = (body: unknown): RequestInit => ({
+const post = (body: unknown) => ({
   method: 'POST',
   headers: { 'content-type': 'application/json' },
   body: JSON.stringify(body),
 })
 
 export const api = {
-  desk: () => ask<Desk>('/desk'),
+  desk: (open: readonly string[]) => ask<Desk>(`/desk?with=${open.join()}`),
+  workshops: (ids: readonly string[]) => ask<{ workshops: Stored<Workshop>[] }>(`/workshops?ids=${ids.join()}`),
   workshop: (id: string) => ask<Stored<Workshop>>(`/workshops/${id}`),
   house: (id: string) => ask<Stored<House>>(`/houses/${id}`),
-  send: (commands: Command[]) => ask<{ outcomes: Outcome[] }>('/commands', post(commands)),
+  send: (commands: Command[]) => ask<{ outcomes: Answered[]; documents: Document[] }>('/commands', post(commands)),
   lookAtRoster: <T>(text: string, answers: Record<number, string>, signal?: AbortSignal) =>
     ask<T>('/imports/roster', { ...post({ text, answers }), ...(signal && { signal }) }),
   lookAtWorkshop: (text: string) => ask<{ workshop: Workshop }>('/imports/workshop', post({ text })),
@@ -70,5 +63,11 @@ export const api = {
       method: 'DELETE',
       headers: { 'x-actor': encodeURIComponent(actor) },
     }),
-  eraseNames: (id: string) => ask<{ erased: boolean }>(`/workshops/${id}/erase-names`, post({})),
+  eraseNames: (id: string, actor: string) => {
+    const { headers, ...rest } = post({})
+    return ask<{ erased: boolean }>(`/workshops/${id}/erase-names`, {
+      ...rest,
+      headers: { ...headers, 'x-actor': encodeURIComponent(actor) },
+    })
+  },
 }

@@ -1,81 +1,95 @@
 import { defineStore } from 'pinia'
 import { uuidv7 } from 'uuidv7'
-import { computed, reactive, ref, shallowRef } from 'vue'
+import { computed, ref, shallowRef } from 'vue'
+import {
+  emptyDesk,
+  redoOf,
+  seenAs,
+  step,
+  undoOf,
+  type Deed,
+  type DeskEvent,
+  type Document,
+  type Stored,
+  type Unsettled,
+  type Waiting,
+} from '#core/desk'
 import type { House } from '#core/house'
-import { difference, planWorkshop, type Difference, type Plan } from '#core/plan'
+import { difference, type Difference, type Plan } from '#core/plan'
 import { phrases } from '#core/phrases'
 import { addMinutes, inZone } from '#core/time'
-import { inverse, lenient, valueAt, type Change, type Clash, type Command, type Guard, type Workshop } from '#core/workshop'
-import { api, Refused, type Outcome, type Problem, type Stored } from './api'
-import { queue, unkeptCount } from './queue'
+import { again, type Command, type Summary, type Workshop } from '#core/workshop'
+import { api, Refused } from './api'
+import { makePlans } from './plans'
+import { forgetIn, queue, unkeptCount, unsettled } from './queue'
+import { inTurn, nameTab } from './turns'
 
-export interface Deed {
-  kind: string
-  /** What it was, for Undo and for "since …". */
-  label: string
-  subject: Command['subject']
-  changes: Change[]
-  guards?: Guard[]
-}
-
-export interface Conflict {
-  command: Command
-  label: string
-  clashes: Clash[]
-}
-
-/** So many commands go in one message. */
+/** So many commands go in one message, and so many workshops are fetched in one. */
 const mostAtOnce = 50
 
-type Docs<T> = Record<string, Stored<T>>
-
-/** The desk: documents as the server has them, what waits to be sent on top, and the deeds of this visit. */
+/** The desk: documents as the server has them, what waits to be sent on top, and the deeds of this visit. What happens to it is
+ *  `core/desk`; here it meets the browser's database, the network and the clock. */
 export const useDesk = defineStore('desk', () => {
-  const houses = shallowRef<Docs<House>>({})
-  const stored = shallowRef<Docs<Workshop>>({})
-  const pending = shallowRef<Command[]>([])
+  const state = shallowRef(emptyDesk(''))
   const ready = ref(false)
-  const offline = ref(false)
   const failed = ref<string>()
-  const conflicts = ref<Conflict[]>([])
-  const refusal = ref<Problem>()
   const actor = ref(localStorage.getItem('imprenta.actor') ?? '')
   const serverNow = shallowRef({ now: '1970-01-01T00:00:00+00:00[UTC]', at: Date.now() })
   const tick = ref(0)
-  const done = reactive<Deed[]>([])
-  const undone = reactive<Deed[]>([])
   const since = shallowRef<{ workshop: string; label: string; before: Plan }>()
+  let others: () => Promise<Set<string> | undefined> = () => Promise.resolve(undefined)
+  const channel = typeof BroadcastChannel === 'function' ? new BroadcastChannel('imprenta-desk') : undefined
+  const broadcast = (e: DeskEvent) => channel?.postMessage(JSON.parse(JSON.stringify(e)))
 
   const now = computed(() => {
     void tick.value
     return addMinutes(serverNow.value.now, Math.floor((Date.now() - serverNow.value.at) / 60_000))
   })
-  const mine = (kind: 'house' | 'workshop', id: string) => pending.value.filter((c) => c.subject.kind === kind && c.subject.id === id)
-  const workshops = computed(() => {
-    const ids = new Set([
-      ...Object.keys(stored.value),
-      ...pending.value.filter((c) => c.subject.kind === 'workshop').map((c) => c.subject.id),
-    ])
-    const list = [...ids].flatMap((id) => lenient<Workshop>(stored.value[id]?.body ?? null, mine('workshop', id)) ?? [])
+
+  /** One step; what has to be settled is kept in the browser's database as it changes. */
+  function happen(e: DeskEvent): void {
+    const before = state.value
+    state.value = step(before, e)
+    if (state.value.unsettled !== before.unsettled) keepUnsettled(before.unsettled, state.value.unsettled)
+  }
+  function keepUnsettled(before: readonly Unsettled[], after: readonly Unsettled[]): void {
+    const told = (e: unknown) => console.warn('no room to keep what has to be settled', e)
+    for (const u of after) if (!before.includes(u)) unsettled.put(u).catch(told)
+    for (const u of before) if (!after.some((x) => x.command.id === u.command.id)) unsettled.remove(u.command.id).catch(told)
+  }
+
+  const seen = new Map<string, { stored: unknown; pending: string; doc: House | Workshop | null }>()
+  /** A document as it is seen here; the very same object as long as nothing of it has changed. */
+  function look<T extends House | Workshop>(kind: 'house' | 'workshop', id: string): T | undefined {
+    const s = state.value
+    const stored = (kind === 'house' ? s.houses : s.workshops)[id]?.body
+    const pending = s.pending.flatMap((w) => (w.command.subject.kind === kind && w.command.subject.id === id ? [w.command.id] : [])).join()
+    const key = `${kind}/${id}`
+    const known = seen.get(key)
+    if (known && known.stored === stored && known.pending === pending) return (known.doc ?? undefined) as T | undefined
+    const doc = seenAs<T>(s, kind, id)
+    seen.set(key, { stored, pending, doc })
+    return doc ?? undefined
+  }
+  const house = (id: string) => look<House>('house', id)
+  const workshop = (id: string) => look<Workshop>('workshop', id)
+  const houseList = computed(() =>
+    Object.keys(state.value.houses)
+      .sort()
+      .map((id) => house(id)!),
+  )
+  /** What lists say of every workshop, the open ones as they are seen here; oldest first. */
+  const summaries = computed((): Summary[] => {
+    const fresh = new Set(state.value.pending.flatMap((w) => (w.command.subject.kind === 'workshop' ? [w.command.subject.id] : [])))
+    const list = Object.values(state.value.summaries).map((s) => (fresh.has(s.body.id) ? (plans.summaryOf(s.body.id) ?? s.body) : s.body))
+    for (const id of fresh) if (!state.value.summaries[id]) list.push(...[plans.summaryOf(id)].flatMap((s) => s ?? []))
     return list.sort((a, b) => (a.createdAt < b.createdAt ? -1 : 1))
   })
-  const houseList = computed(() => Object.values(houses.value).map((h) => lenient<House>(h.body, mine('house', h.body.id))!))
-  const house = (id: string) => houseList.value.find((h) => h.id === id)
-  const workshop = (id: string) => workshops.value.find((w) => w.id === id)
+  /** Is on its way: the lists know of it, and it is not here yet. */
+  const coming = (id: string): boolean => !state.value.workshops[id] && !!state.value.summaries[id]
 
-  /** Plans by workshop, each made when it is first asked for; anew whenever a document or the minute changes. */
-  const plans = computed(() => {
-    void [workshops.value, houseList.value, now.value]
-    const cache = new Map<string, Plan>()
-    return (id: string): Plan | undefined => {
-      const w = workshop(id)
-      const h = w && house(w.houseId)
-      if (!w || !h) return undefined
-      if (!cache.has(id)) cache.set(id, planWorkshop({ workshop: w, house: h, now: inZone(now.value, h.timeZone) }))
-      return cache.get(id)
-    }
-  })
-  const plan = (id: string) => plans.value(id)
+  const plans = makePlans({ workshop, house, now })
+  const plan = (id: string) => plans.of(id)
   const say = (h: House) => phrases(h, inZone(now.value, h.timeZone))
 
   /** What changed in a workshop's plan since the last deed, by figure. */
@@ -86,61 +100,45 @@ export const useDesk = defineStore('desk', () => {
   }
 
   function makeCommand(d: Deed): Command {
-    const doc = d.subject.kind === 'house' ? houses.value[d.subject.id] : stored.value[d.subject.id]
-    return {
-      id: uuidv7(),
-      subject: d.subject,
-      baseVersion: doc?.version ?? 0,
-      kind: d.kind,
-      changes: d.changes,
-      guards: d.guards ?? [],
-      actor: actor.value,
-      at: now.value,
-    }
+    const s = state.value
+    const stored = (d.subject.kind === 'house' ? s.houses : s.workshops)[d.subject.id]
+    const ahead = s.pending.filter((w) => w.command.subject.kind === d.subject.kind && w.command.subject.id === d.subject.id).length
+    return JSON.parse(
+      JSON.stringify({
+        id: uuidv7(),
+        subject: d.subject,
+        baseVersion: (stored?.version ?? 0) + ahead,
+        kind: d.kind,
+        changes: d.changes,
+        guards: d.guards ?? [],
+        ...(d.intent && { intent: d.intent }),
+        actor: actor.value,
+        at: now.value,
+      }),
+    ) as Command
   }
 
   /** Does a deed: seen at once, kept in the browser until the server has it. */
-  function perform(d: Deed): void {
+  function perform(kind: 'did' | 'undid' | 'redid', d: Deed): void {
     if (d.changes.length === 0) return
     if (d.subject.kind === 'workshop') {
-      const before = plan(d.subject.id)
+      const before = plans.of(d.subject.id)
       if (before) since.value = { workshop: d.subject.id, label: d.label, before }
     }
     const command = makeCommand(d)
-    pending.value = [...pending.value, command]
-    labels.set(command.id, d.label)
-    void queue.put(command).then(flush)
+    const waiting = state.value.pending.length
+    happen({ kind, deed: { ...d, changes: command.changes }, command })
+    const put = state.value.pending.slice(waiting)
+    void Promise.all(put.map((w) => queue.put(w))).then(flush)
   }
-  const labels = new Map<string, string>()
-
-  function act(d: Deed): void {
-    if (d.changes.length === 0) return
-    perform(d)
-    const last = done.at(-1)
-    const typing =
-      last &&
-      d.changes.length === 1 &&
-      last.changes.length === 1 &&
-      last.kind === d.kind &&
-      d.kind.startsWith('type-') &&
-      last.changes[0]!.path === d.changes[0]!.path
-    if (typing) last.changes[0]!.after = d.changes[0]!.after
-    else done.push(JSON.parse(JSON.stringify(d)) as Deed)
-    undone.splice(0)
+  const act = (d: Deed) => perform('did', d)
+  const undo = () => {
+    const d = undoOf(state.value)
+    if (d) perform('undid', d)
   }
-
-  function undo(): void {
-    const last = done.pop()
-    if (!last) return
-    undone.push(last)
-    perform({ ...last, kind: 'undo', label: `undo: ${last.label}`, changes: inverse(last.changes), guards: [] })
-  }
-
-  function redo(): void {
-    const last = undone.pop()
-    if (!last) return
-    done.push(last)
-    perform({ ...last, kind: 'redo', guards: [] })
+  const redo = () => {
+    const d = redoOf(state.value)
+    if (d) perform('redid', d)
   }
 
   let flushing: Promise<void> | undefined
@@ -149,103 +147,152 @@ export const useDesk = defineStore('desk', () => {
   /** Sends what waits, in order; one tab at a time. What the server refuses whole is sent in smaller lots, so that one bad or too
    *  large command takes no other with it; a server that fails keeps everything waiting. */
   async function sendAll(): Promise<void> {
-    await navigator.locks.request('imprenta-queue', async () => {
+    await inTurn('imprenta-queue', async () => {
       let lot = mostAtOnce
       for (;;) {
         const waiting = (await queue.all()).slice(0, lot)
         if (waiting.length === 0) break
         try {
-          const { outcomes } = await api.send(waiting)
-          offline.value = false
-          for (const [i, outcome] of outcomes.entries()) await settle(waiting[i]!, outcome)
+          const { outcomes, documents } = await api.send(waiting.map((w) => w.command))
+          await answered(waiting, outcomes, documents)
           lot = mostAtOnce
         } catch (e) {
           if (!(e instanceof Refused) || !e.final) {
-            offline.value = true
+            happen({ kind: 'lost' })
             break
           }
           if (waiting.length > 1) lot = Math.floor(waiting.length / 2)
-          else {
-            refusal.value = e.problem
-            await forget(waiting[0]!)
-          }
+          else await answered(waiting, [{ id: waiting[0]!.command.id, status: 'refused', error: e.problem }], [])
         }
       }
     })
-    const left = new Set((await queue.all()).map((c) => c.id))
-    pending.value = pending.value.filter((c) => left.has(c.id))
+    await fetchStale()
   }
 
-  async function settle(command: Command, outcome: Outcome): Promise<void> {
-    if (outcome.status === 'conflict')
-      conflicts.value.push({ command, label: labels.get(command.id) ?? command.kind, clashes: outcome.clashes })
-    if (outcome.status === 'refused') refusal.value = outcome.error
-    await refresh(command.subject)
-    await forget(command)
+  /** What came back: every tab hears it; what a tab that is closed has left unsettled becomes this one's. */
+  async function answered(
+    waiting: Waiting[],
+    outcomes: Extract<DeskEvent, { kind: 'answered' }>['outcomes'],
+    documents: readonly Document[],
+  ): Promise<void> {
+    const open = await others()
+    const mine = waiting.map((w) => (w.tab === '' || (open && !open.has(w.tab)) ? { ...w, tab: state.value.tab } : w))
+    const e: DeskEvent = { kind: 'answered', commands: mine, outcomes, documents }
+    // What a person has to settle is kept before it is no longer waiting.
+    happen(e)
+    broadcast(e)
+    await queue.remove(waiting.map((w) => w.command.id))
   }
 
-  async function forget(command: Command): Promise<void> {
-    await queue.remove(command.id)
-    pending.value = pending.value.filter((c) => c.id !== command.id)
-  }
-
-  async function refresh(subject: Command['subject']): Promise<void> {
-    try {
-      if (subject.kind === 'house') houses.value = { ...houses.value, [subject.id]: await api.house(subject.id) }
-      else stored.value = { ...stored.value, [subject.id]: await api.workshop(subject.id) }
-    } catch (e) {
-      if (!(e instanceof Refused) || subject.kind === 'house') throw e
-      const { [subject.id]: _gone, ...rest } = stored.value
-      stored.value = rest
+  let fetching: Promise<void> | undefined
+  /** Fetches what has changed elsewhere, and what is wanted and not here. One failed try says that the connection is lost; the next that
+   *  succeeds says that it is back. */
+  const fetchStale = (): Promise<void> => (fetching ??= fetchAll().finally(() => (fetching = undefined)))
+  async function fetchAll(): Promise<void> {
+    for (let rounds = 0; rounds < 40; rounds++) {
+      const [key] = state.value.stale
+      const missing = [...wanted].filter(coming).slice(0, mostAtOnce)
+      if (!key && missing.length === 0) return
+      try {
+        if (missing.length) await fetchWorkshops(missing)
+        if (key) await fetchOne({ kind: key.split('/')[0] as 'house' | 'workshop', id: key.split('/')[1]! })
+      } catch {
+        return happen({ kind: 'lost' })
+      }
     }
   }
+  async function fetchWorkshops(ids: string[]): Promise<void> {
+    const { workshops } = await api.workshops(ids)
+    happen({ kind: 'fetched', documents: workshops.map((w) => ({ kind: 'workshop', id: w.body.id, ...w })) })
+    for (const id of ids) if (!workshops.some((w) => w.body.id === id)) happen({ kind: 'gone', subject: { kind: 'workshop', id } })
+  }
+  /** Fetches a document. Only the server's word that it is not there takes it away; any other refusal leaves it as it is. */
+  async function fetchOne(subject: Command['subject']): Promise<void> {
+    try {
+      const found: Stored<House | Workshop> = subject.kind === 'house' ? await api.house(subject.id) : await api.workshop(subject.id)
+      happen({ kind: 'fetched', documents: [{ ...subject, ...found }] })
+    } catch (e) {
+      if (!(e instanceof Refused) || e.status !== 404) throw e
+      happen({ kind: 'gone', subject })
+    }
+  }
+  const refresh = (subject: Command['subject']): Promise<void> => fetchOne(subject).catch(() => happen({ kind: 'lost' }))
 
-  /** Settles a conflict: their value stands, or mine is put back on top of it. */
-  function resolveConflict(c: Conflict, mineAgain: boolean): void {
-    conflicts.value = conflicts.value.filter((x) => x !== c)
+  /** Workshops that a page shows whole: fetched once, then kept up to date. */
+  const wanted = new Set<string>()
+  function want(ids: readonly string[]): void {
+    const before = wanted.size
+    for (const id of ids) wanted.add(id)
+    if (wanted.size > before && ready.value) void fetchStale()
+  }
+
+  /** Settles what waits for a person: what stands here stays, or mine is done again on top of it. */
+  function settle(u: Unsettled, mineAgain: boolean): void {
+    happen({ kind: 'settled', id: u.command.id })
     if (!mineAgain) return
-    const doc = c.command.subject.kind === 'house' ? house(c.command.subject.id) : workshop(c.command.subject.id)
-    act({
-      kind: c.command.kind,
-      label: c.label,
-      subject: c.command.subject,
-      changes: c.command.changes.map((x) => ({ ...x, before: valueAt(doc, x.path) })),
-    })
+    const { subject } = u.command
+    const doc = subject.kind === 'house' ? house(subject.id) : workshop(subject.id)
+    const fresh = Array.from({ length: u.command.intent?.people ?? 0 }, () => uuidv7())
+    const { intent } = u.command
+    act({ kind: u.command.kind, label: u.label, subject, ...(intent && { intent }), ...again(doc ?? null, u.command, fresh) })
   }
 
   async function load(): Promise<void> {
     try {
-      const desk = await api.desk()
+      const desk = await api.desk([...wanted].slice(0, mostAtOnce))
       serverNow.value = { now: desk.now, at: Date.now() }
-      houses.value = Object.fromEntries(desk.houses.map((h) => [h.body.id, h]))
-      stored.value = Object.fromEntries(desk.workshops.map((w) => [w.body.id, w]))
-      offline.value = false
+      happen({ kind: 'loaded', ...desk })
       failed.value = undefined
       ready.value = true
     } catch (e) {
       failed.value = e instanceof Error ? e.message : String(e)
-      offline.value = true
+      return happen({ kind: 'lost' })
     }
+    await fetchStale()
+  }
+
+  /** Erases everybody's name in a workshop for good: there, here, and in what this browser keeps. */
+  async function eraseNames(id: string): Promise<void> {
+    await flush()
+    await api.eraseNames(id, actor.value)
+    await forgetIn(id)
+    for (const u of state.value.unsettled) if (u.command.subject.id === id) happen({ kind: 'settled', id: u.command.id })
+    await refresh({ kind: 'workshop', id })
   }
 
   /** Loads everything, sends what was left from before, and listens for what others change. */
   async function start(): Promise<void> {
-    const [left] = await Promise.all([queue.all(), load()])
-    const kept = new Set(left.map((c) => c.id))
-    pending.value = [...left, ...pending.value.filter((c) => !kept.has(c.id))]
+    const named = await nameTab()
+    others = named.others
+    state.value = { ...state.value, tab: named.tab }
+    const [left, open] = await Promise.all([queue.all(), unsettled.all(), load()])
+    const held = await others()
+    const adopted = open.map((u) => (u.tab === '' || (held && !held.has(u.tab)) ? { ...u, tab: named.tab } : u))
+    happen({ kind: 'kept', pending: left, unsettled: adopted })
+    if (channel)
+      channel.onmessage = (m: MessageEvent<DeskEvent>) => {
+        happen(m.data)
+        void fetchStale()
+      }
     await flush()
-    const events = new EventSource('/api/events')
-    events.onmessage = (m: MessageEvent<string>) => {
-      const { kind, id } = JSON.parse(m.data) as { kind: 'workshop' | 'house' | 'all'; id: string }
-      void (kind === 'all' ? load() : refresh({ kind, id }).catch(() => (offline.value = true)))
-    }
-    events.onopen = () => void (offline.value ? load().then(flush) : undefined)
-    events.onerror = () => (offline.value = true)
+    listen()
     setInterval(() => tick.value++, 30_000)
-    setInterval(() => void (pending.value.length && flush()), 3000)
-    window.addEventListener('online', () => void flush())
+    setInterval(() => void (state.value.pending.length && flush()), 3000)
+    window.addEventListener('online', () => void load().then(flush))
     // What the browser could not keep would go with the page: it asks first.
     window.addEventListener('beforeunload', (e) => unkeptCount.value > 0 && e.preventDefault())
+  }
+
+  function listen(): void {
+    const events = new EventSource('/api/events')
+    events.onmessage = (m: MessageEvent<string>) => {
+      const { kind, id, version } = JSON.parse(m.data) as { kind: 'workshop' | 'house' | 'all'; id: string; version?: number }
+      if (kind === 'all') return void load()
+      happen({ kind: 'heard', subject: { kind, id }, version })
+      void fetchStale()
+    }
+    events.onopen = () => void (state.value.offline ? load().then(flush) : undefined)
+    events.onerror = () => happen({ kind: 'lost' })
   }
 
   function callMe(name: string): void {
@@ -255,27 +302,30 @@ export const useDesk = defineStore('desk', () => {
 
   return {
     ready,
-    offline,
     failed,
-    conflicts,
-    refusal,
     actor,
     now,
-    pending,
-    workshops,
+    offline: computed(() => state.value.offline),
+    pending: computed(() => state.value.pending),
+    unsettled: computed(() => state.value.unsettled),
+    done: computed(() => state.value.done.map((d) => d.deed)),
+    undone: computed(() => state.value.undone.map((d) => d.deed)),
+    summaries,
     houseList,
     house,
     workshop,
+    coming,
+    want,
     plan,
+    planSoon: plans.soon,
     say,
     refresh,
     changesSince,
-    done,
-    undone,
     act,
     undo,
     redo,
-    resolveConflict,
+    settle,
+    eraseNames,
     start,
     load,
     callMe,

@@ -1,17 +1,40 @@
-import { openDB, type IDBPDatabase } from 'idb'
+import { openDB, type IDBPDatabase, type IDBPTransaction } from 'idb'
 import { ref } from 'vue'
+import type { Unsettled, Waiting } from '#core/desk'
 import type { Command } from '#core/workshop'
 
+type Upgrade = IDBPTransaction<unknown, string[], 'versionchange'>
 let db: Promise<IDBPDatabase> | undefined
-const open = () => (db ??= openDB('imprenta', 1, { upgrade: (d) => void d.createObjectStore('queue', { keyPath: 'id' }) }))
+const open = () =>
+  (db ??= openDB('imprenta', 2, {
+    upgrade: (d, from, _to, tx) => upgrade(d, from, tx as unknown as Upgrade),
+    // A newer page wants the database in another form: this one lets go, and opens it again when it needs it.
+    blocking: () => {
+      void db?.then((d) => d.close())
+      db = undefined
+    },
+  }))
+
+async function upgrade(d: IDBPDatabase, from: number, tx: Upgrade): Promise<void> {
+  const waiting = d.createObjectStore('waiting', { autoIncrement: true })
+  waiting.createIndex('command', 'command.id', { unique: true })
+  d.createObjectStore('unsettled', { keyPath: 'command.id' })
+  if (from < 1) return
+  // What waited in the form before: its ids are in the order of their making.
+  const before = (await tx.objectStore('queue').getAll()) as Command[]
+  d.deleteObjectStore('queue')
+  for (const command of before) void waiting.add({ command, label: command.kind, tab: '' })
+}
 
 /** Commands that this browser has no room to keep: they are sent all the same, as long as the page stays open. */
-const unkept = new Map<string, Command>()
+const unkept: Waiting[] = []
 export const unkeptCount = ref(0)
-const count = () => (unkeptCount.value = unkept.size)
-const kept = async (): Promise<Command[]> => {
+const count = () => (unkeptCount.value = unkept.length)
+const plain = <T>(x: T): T => JSON.parse(JSON.stringify(x)) as T
+
+async function read<T>(store: 'waiting' | 'unsettled'): Promise<T[]> {
   try {
-    return (await (await open()).getAll('queue')) as Command[]
+    return (await (await open()).getAll(store)) as T[]
   } catch (e) {
     db = undefined
     console.warn('what waits cannot be read from this browser', e)
@@ -19,23 +42,47 @@ const kept = async (): Promise<Command[]> => {
   }
 }
 
-/** Commands that the server has not acknowledged, in the browser's own database: they survive a reload, a second tab and a
- *  lost connection. Ids are UUIDv7, so key order is the order of making. */
+/** Commands that the server has not acknowledged, in the browser's own database, in the order of their making, whatever the clock
+ *  says: they survive a reload, a second tab and a lost connection. */
 export const queue = {
-  all: async (): Promise<Command[]> => [...(await kept()), ...unkept.values()].sort((a, b) => (a.id < b.id ? -1 : 1)),
-  put: async (c: Command): Promise<void> => {
-    const plain = JSON.parse(JSON.stringify(c)) as Command
+  all: async (): Promise<Waiting[]> => [...(await read<Waiting>('waiting')), ...unkept],
+  put: async (w: Waiting): Promise<void> => {
     try {
-      await (await open()).put('queue', plain)
+      // Nothing overtakes what had no room: the order would be lost.
+      if (unkept.length > 0) throw new DOMException('what came before has no room', 'QuotaExceededError')
+      await (await open()).add('waiting', plain(w))
     } catch (e) {
-      db = undefined
+      if (unkept.length === 0) db = undefined
       console.warn('no room to keep a change in this browser', e)
-      unkept.set(c.id, plain)
+      unkept.push(plain(w))
       count()
     }
   },
-  remove: async (id: string): Promise<void> => {
-    if (unkept.delete(id)) count()
-    else await (await open()).delete('queue', id)
+  remove: async (ids: readonly string[]): Promise<void> => {
+    for (const id of ids) {
+      const at = unkept.findIndex((w) => w.command.id === id)
+      if (at >= 0) unkept.splice(at, 1)
+    }
+    count()
+    const tx = (await open()).transaction('waiting', 'readwrite')
+    for (const id of ids) {
+      const key = await tx.store.index('command').getKey(id)
+      if (key !== undefined) await tx.store.delete(key)
+    }
+    await tx.done
   },
+}
+
+/** What has to be settled by a person, in the browser's own database until it is. */
+export const unsettled = {
+  all: () => read<Unsettled>('unsettled'),
+  put: async (u: Unsettled): Promise<void> => void (await (await open()).put('unsettled', plain(u))),
+  remove: async (id: string): Promise<void> => (await open()).delete('unsettled', id),
+}
+
+/** Takes people's names out of what this browser keeps of a workshop: they were erased for good. */
+export async function forgetIn(workshop: string): Promise<void> {
+  for (const u of await unsettled.all())
+    if (u.command.subject.id === workshop && JSON.stringify(u.command.changes).includes('participants'))
+      await unsettled.remove(u.command.id)
 }

@@ -25,7 +25,7 @@ const panels = new Map(decisionIds.map((d) => [d, defineAsyncComponent(panelOf[d
 const setPeople = (n: number) => (question.value = bench.people(n))
 function removeAnyway() {
   const q = question.value!
-  bench.act('headcount', `${q.names.join(', ')} went`, q.changes, q.guards)
+  bench.act('headcount', `${q.names.join(', ')} went`, q.changes, q.guards, q.intent)
   question.value = undefined
 }
 function take(r: Remedy) {

@@ -2,8 +2,8 @@
 import { uuidv7 } from 'uuidv7'
 import { computed, ref } from 'vue'
 import { ageName } from '#core/phrases'
-import type { Heading, RosterPreview } from '#core/roster'
-import { nextSeat, type Change } from '#core/workshop'
+import { rosterChanges, type Heading, type RosterPreview } from '#core/roster'
+import { limits } from '#core/workshop'
 import { api, Refused, type Problem } from '../app/api'
 import type { Bench } from './useBench'
 
@@ -14,6 +14,7 @@ const text = ref('')
 const answers = ref<Record<number, Heading>>({})
 const preview = ref<RosterPreview>()
 const problem = ref<Problem>()
+const tooMany = ref('')
 const headings: { id: Heading; name: string }[] = [
   { id: 'name', name: 'first name' },
   { id: 'age', name: 'age band' },
@@ -26,6 +27,7 @@ const asked = computed(() => (preview.value?.questions.length ?? 0) > 0)
 
 async function look() {
   problem.value = undefined
+  tooMany.value = ''
   try {
     preview.value = await api.lookAtRoster<RosterPreview>(text.value, answers.value)
   } catch (e) {
@@ -47,25 +49,11 @@ const settle = (column: number, h: Heading) => {
   answers.value = { ...answers.value, [column]: h }
   void look()
 }
-/** Names fill the unnamed seats first; who is left over gets a seat of their own. */
 function bringIn() {
-  const people = props.bench.workshop.value!.group.participants
-  const free = people.filter((p) => p.name === null).sort((a, b) => a.seat - b.seat)
-  const first = nextSeat(people)
-  const changes = preview.value!.good.flatMap((g, i): Change[] => {
-    const seat = free[i]
-    if (!seat) {
-      const p = { id: uuidv7(), seat: first + i - free.length, name: g.name, age: g.age, misses: [] }
-      return [{ path: `group/participants/${p.id}`, before: null, after: p }]
-    }
-    return [
-      { path: `group/participants/${seat.id}/name`, before: seat.name, after: g.name },
-      { path: `group/participants/${seat.id}/age`, before: seat.age, after: g.age },
-    ]
-  })
-  props.bench.act('roster', `${preview.value!.good.length} people came in from a file`, changes, [
-    { path: 'group/participants', count: people.length },
-  ])
+  const w = props.bench.workshop.value!
+  const { changes, guards, left } = rosterChanges(w.group.participants, preview.value!.good, () => uuidv7())
+  if (left > 0) return void (tooMany.value = `${left} more than the ${limits.people} that a workshop holds. Plan two workshops.`)
+  props.bench.act('roster', `${preview.value!.good.length} people came in from a file`, changes, guards)
   open.value = false
   preview.value = undefined
   text.value = ''
@@ -119,6 +107,7 @@ function bringIn() {
           >
         </p>
       </template>
+      <p v-if="tooMany" role="alert" class="bad">{{ tooMany }}</p>
       <div class="row">
         <v-btn @click="open = false">Not now</v-btn
         ><v-btn color="primary" variant="flat" :disabled="!preview || asked || !preview.good.length" @click="bringIn"

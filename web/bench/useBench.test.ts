@@ -2,31 +2,23 @@ import 'fake-indexeddb/auto'
 import { createPinia, setActivePinia } from 'pinia'
 import { beforeEach, describe, expect, it, vi } from 'vitest'
 import { ref } from 'vue'
-import { demoHouses, demoWorkshops } from '#core/demo'
 import { queue } from '../app/queue'
+import { browserWith, DeskServer } from '../testing/deskServer'
 import { useBench } from './useBench'
 
-const workshops = demoWorkshops('2026-05-15')
 /** A server that gives the demo and then is away; the browser's database is a stand-in in memory. */
 beforeEach(async () => {
   setActivePinia(createPinia())
-  for (const c of await queue.all()) await queue.remove(c.id)
-  vi.stubGlobal('localStorage', { getItem: () => 'Noor', setItem: () => undefined })
-  vi.stubGlobal('navigator', { locks: { request: (_name: string, fn: () => Promise<void>) => fn() } })
-  vi.stubGlobal('fetch', async (url: string, init?: RequestInit) => {
-    if (url === '/api/desk')
-      return Response.json({
-        now: '2026-05-15T15:00:00-04:00[America/New_York]',
-        houses: demoHouses.map((body) => ({ version: 1, body })),
-        workshops: workshops.map((body) => ({ version: 1, body })),
-      })
-    if (url === '/api/commands') throw new TypeError(`offline: ${String(init?.body).length}`)
-    throw new Error(url)
-  })
+  const server = new DeskServer()
+  await browserWith(server)
+  vi.stubGlobal('fetch', (url: string, init?: RequestInit) =>
+    url === '/api/commands' ? Promise.reject(new TypeError('offline')) : server.answer(url, init),
+  )
 })
 
 async function bench(id = 'moths-of-the-marsh') {
   const b = useBench(ref(id))
+  b.desk.want([id])
   await b.desk.load()
   return b
 }
@@ -52,6 +44,8 @@ describe('the bench', () => {
     b.people(20)
     b.set('group/helpers', 4, 'helpers became 4')
     const other = useBench(ref('kelp-coasters'))
+    b.desk.want(['kelp-coasters'])
+    await vi.waitFor(() => expect(other.workshop.value?.id).toBe('kelp-coasters'))
     other.people(11)
     b.desk.undo()
     expect(other.plan.value!.people).toBe(10)

@@ -2,7 +2,19 @@ import { uuidv7 } from 'uuidv7'
 import { computed, type Ref } from 'vue'
 import { difference, planWorkshop, type Difference, type Plan, type Remedy } from '#core/plan'
 import type { Phrases } from '#core/phrases'
-import { applyChanges, setHeadcount, valueAt, type Change, type Edit, type Guard, type Workshop } from '#core/workshop'
+import {
+  applyChanges,
+  same,
+  setHeadcount,
+  valueAt,
+  type Change,
+  type Edit,
+  type Guard,
+  type Intent,
+  type Json,
+  type Workshop,
+  withPlaces,
+} from '#core/workshop'
 import { useDesk } from '../app/desk'
 
 /** A workshop on the bench: its document, house, plan and phrases, and named deeds on it. */
@@ -15,14 +27,17 @@ export function useBench(id: Ref<string>) {
   const since = computed(() => desk.changesSince(id.value))
   const change = (key: string): Difference | undefined => since.value?.by.get(key)
 
-  function act(kind: string, label: string, changes: Change[], guards: Guard[] = []): void {
-    const real = changes.filter((c) => JSON.stringify(c.before ?? null) !== JSON.stringify(c.after ?? null))
-    desk.act({ kind, label, subject: { kind: 'workshop', id: id.value }, changes: real, guards })
+  function act(kind: string, label: string, changes: Change[], guards: Guard[] = [], intent?: Intent): void {
+    const real = withPlaces(
+      workshop.value,
+      changes.filter((c) => !same(c.before, c.after)),
+    )
+    desk.act({ kind, label, subject: { kind: 'workshop', id: id.value }, changes: real, guards, ...(intent && { intent }) })
   }
 
-  /** Sets one field to a value; `label` says what became of what. */
-  function set(path: string, after: unknown, label: string, kind = 'set'): void {
-    act(kind, label, [{ path, before: valueAt(workshop.value, path), after }])
+  /** Sets one field to a value; `label` says what became of what, `before` what its author saw when that is not what stands now. */
+  function set(path: string, after: Json, label: string, kind = 'set', before = valueAt(workshop.value, path)): void {
+    act(kind, label, [{ path, before, after }])
   }
 
   /** The headcount: done at once, or the question that has to be answered first. */
@@ -34,7 +49,7 @@ export function useBench(id: Ref<string>) {
       Array.from({ length: Math.max(0, n - w.group.participants.length) }, () => uuidv7()),
     )
     if ('ask' in edit) return edit
-    act('headcount', `${w.group.participants.length} people became ${n}`, edit.changes, edit.guards)
+    act('headcount', `${w.group.participants.length} people became ${n}`, edit.changes, edit.guards, edit.intent)
     return undefined
   }
 

@@ -1,12 +1,12 @@
 import { wrap, type Remote } from 'comlink'
-import { onBeforeUnmount, ref, watch } from 'vue'
+import { onBeforeUnmount, ref, shallowRef, watch } from 'vue'
 import type { findMethods, Row } from '#core/finder'
 import { recipesOf } from '#core/house'
 import type { Bench } from './useBench'
 
 /** The method finder in a worker: the newest plan wins, an older answer is dropped. `problem` says that it failed. */
 export function useFinder(bench: Bench) {
-  const rows = ref<Row[]>([])
+  const rows = shallowRef<Row[]>([])
   const problem = ref('')
   const worker = new Worker(new URL('../workers/finder.worker.ts', import.meta.url), { type: 'module' })
   const remote: Remote<{ findMethods: typeof findMethods }> = wrap(worker)

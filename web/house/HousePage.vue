@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue'
+import { computed, ref, watch } from 'vue'
 import { useRoute } from 'vue-router'
 import { cureFactor, coldLimitCelsius } from '#core/cure'
 import { recipes, chosenOption, latestRecipe, type School } from '#core/recipe'
@@ -17,7 +17,7 @@ import StepField from '../ui/StepField.vue'
 import ClimateField from './ClimateField.vue'
 import HouseCautions from './HouseCautions.vue'
 import type { House } from '#core/house'
-import { applyChanges, valueAt } from '#core/workshop'
+import { applyChanges, valueAt, type Json } from '#core/workshop'
 
 const route = useRoute()
 const desk = useDesk()
@@ -28,22 +28,26 @@ const zones = Intl.supportedValuesOf('timeZone')
 const names: Record<Weekday, string> = { mon: 'Mon', tue: 'Tue', wed: 'Wed', thu: 'Thu', fri: 'Fri', sat: 'Sat', sun: 'Sun' }
 const order = computed(() => (house.value?.weekStart === 'sun' ? (['sun', ...weekdays.slice(0, 6)] as Weekday[]) : [...weekdays]))
 
+/** The open workshops of this house whose plans are held against a change: the newest twenty. */
+const openHere = computed(() => desk.summaries.filter((w) => w.houseId === house.value?.id && !w.archivedAt).slice(-20))
+watch(openHere, (list) => desk.want(list.map((w) => w.id)), { immediate: true })
+
 /** Sets one field, and says what it does to the open workshops of the house. */
-function set(path: string, after: unknown, label: string) {
+function set(path: string, after: Json, label: string) {
   const h = house.value!
   const changed = applyChanges<House>(h, [{ path, before: null, after }])!
   const now = inZone(desk.now, changed.timeZone)
   const say = desk.say(changed)
-  const lines = desk.workshops
-    .filter((w) => w.houseId === h.id && !w.archivedAt)
-    .flatMap((w) => {
-      const d = difference(desk.plan(w.id)!, planWorkshop({ workshop: w, house: changed, now })).find(
-        (x) => x.key === 'recommended' || x.key === 'earliest' || x.key === 'sheets',
-      )
-      return d && d.by
-        ? [`${w.title}: ${d.key === 'sheets' ? 'sheets' : d.key === 'earliest' ? 'first rub' : 'ready'} ${say.difference(d)}`]
-        : []
-    })
+  const lines = openHere.value.flatMap(({ id }) => {
+    const [w, before] = [desk.workshop(id), desk.plan(id)]
+    if (!w || !before) return []
+    const d = difference(before, planWorkshop({ workshop: w, house: changed, now })).find(
+      (x) => x.key === 'recommended' || x.key === 'earliest' || x.key === 'sheets',
+    )
+    return d && d.by
+      ? [`${w.title}: ${d.key === 'sheets' ? 'sheets' : d.key === 'earliest' ? 'first rub' : 'ready'} ${say.difference(d)}`]
+      : []
+  })
   news.value = { label, lines }
   desk.act({ kind: 'house', label, subject: { kind: 'house', id: h.id }, changes: [{ path, before: valueAt(h, path), after }] })
 }
@@ -53,8 +57,7 @@ const hour = (d: Weekday, field: 'from' | 'to', value: string) => {
   if (isClock(value) && after.from < after.to) set(`hours/${d}`, after, `${names[d]} became ${after.from} to ${after.to}`)
 }
 const addDay = () => {
-  if (isDate(day.value) && !house.value!.closedDays.includes(day.value))
-    set('closedDays', [...house.value!.closedDays, day.value].sort(), `${day.value} is closed`)
+  if (isDate(day.value) && !house.value!.closedDays.includes(day.value)) set(`closedDays/${day.value}`, day.value, `${day.value} is closed`)
   day.value = ''
 }
 const fahrenheit = computed(() => house.value?.units === 'imperial')
@@ -187,16 +190,8 @@ const choose = (recipe: string, s: School, o: string) => {
       <section>
         <h3>Closed days</h3>
         <ul class="days">
-          <li v-for="d in house.closedDays" :key="d">
-            <span class="code">{{ d }}</span><v-btn
-              :aria-label="`Open again on ${d}`"
-              @click="
-                set(
-                  'closedDays',
-                  house.closedDays.filter((x) => x !== d),
-                  `${d} is open`,
-                )
-              "
+          <li v-for="d in [...house.closedDays].sort()" :key="d">
+            <span class="code">{{ d }}</span><v-btn :aria-label="`Open again on ${d}`" @click="set(`closedDays/${d}`, null, `${d} is open`)"
               >Open</v-btn
             >
           </li>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, defineAsyncComponent, ref, watch } from 'vue'
 import { uuidv7 } from 'uuidv7'
-import { fromPrint, judgePicture, onPrint, ownerName, placed, type PictureContext } from '#core/pictures'
+import { eraseDay, fromPrint, judgePicture, keptDays, onPrint, ownerName, placed, type PictureContext } from '#core/pictures'
 import { pictureWord } from '#core/phrases'
 import { qualityOf } from '#core/suitability'
 import { coats, type Coat } from '#core/medium'
@@ -9,7 +9,8 @@ import type { Plan } from '#core/plan'
 import { previewGround, type PreviewOptions } from '#core/preview'
 import { blankMaterial } from '#core/recipe'
 import { isDate } from '#core/time'
-import { asItIs, type LetteringSuggestion, type Picture, type PictureEdit } from '#core/workshop'
+import { vSteady } from '../ui/steady'
+import { asItIs, type Json, type LetteringSuggestion, type Picture, type PictureEdit } from '#core/workshop'
 import SegmentChoice from '../ui/SegmentChoice.vue'
 import SourceMark from '../ui/SourceMark.vue'
 import StepField from '../ui/StepField.vue'
@@ -32,7 +33,7 @@ const edit = computed((): PictureEdit => props.picture.edit ?? asItIs)
 const findings = computed(() => judgePicture(props.picture, props.context).filter((f) => f.code !== 'lettering-perhaps'))
 const dpi = computed(() => placed(props.picture, props.context.print))
 const quality = computed(() => qualityOf(dpi.value.real))
-const set = (field: string, after: unknown, label: string) => props.bench.set(`pictures/${props.picture.id}/${field}`, after, label)
+const set = (field: string, after: Json, label: string) => props.bench.set(`pictures/${props.picture.id}/${field}`, after, label)
 const setEdit = (more: Partial<PictureEdit>, label: string) => set('edit', { ...edit.value, ...more }, `${name.value}: ${label}`)
 
 const material = computed(() => blankMaterial(design.value.material))
@@ -95,7 +96,8 @@ function settle(s: LetteringSuggestion, is: boolean) {
       : []),
   ])
 }
-const accept = (code: string) => set('accepted', [...(props.picture.accepted ?? []), code], `${name.value}: looked at, and fine`)
+const erased = computed(() => eraseDay(w.value, props.picture))
+const accept = (code: string) => set(`accepted/${code}`, code, `${name.value}: looked at, and fine`)
 const cropping = ref(false)
 function place(p: Pick<PictureEdit, 'turn' | 'crop'>) {
   cropping.value = false
@@ -170,9 +172,7 @@ function give(to: string) {
           >{{
             f.code === 'mirrored'
               ? 'mirrored: lettering will read right'
-              : f.code === 'kept-on'
-                ? 'no day on which it is erased'
-                : say.finding({ code: `picture-${f.code}`, values: { ...f.values, names: ownerName(people, picture), count: 1 } }).title
+              : say.finding({ code: `picture-${f.code}`, values: { ...f.values, names: ownerName(people, picture), count: 1 } }).title
           }}
           <SourceMark :mark="f.mark" /></span
         ><v-btn v-if="f.level === 'look' && f.code !== 'not-permitted'" :aria-label="`Accept: ${pictureWord(f)}`" @click="accept(f.code)"
@@ -254,12 +254,22 @@ function give(to: string) {
         ><input
           class="field"
           type="date"
-          :value="picture.deleteOn ?? ''"
+          v-steady="erased.date"
           @change="
             isDate(($event.target as HTMLInputElement).value) &&
             set('deleteOn', ($event.target as HTMLInputElement).value, 'the day it is erased changed')
           "
-      /></label>
+        /><span class="small two">{{
+          {
+            set: 'as somebody set it',
+            class: `${keptDays.afterClass} days after the last class, whenever that is`,
+            added: `no class yet: ${keptDays.withoutClass} days after it came in`,
+          }[erased.from]
+        }}</span></label
+      >
+      <v-btn v-if="erased.from === 'set'" @click="set('deleteOn', null, 'the day it is erased follows the classes')"
+        >With the classes</v-btn
+      >
       <v-btn class="erase" @click="emit('erase')">Erase it</v-btn>
       <v-btn @click="emit('next')">Next finding</v-btn>
     </div>

@@ -1,9 +1,9 @@
 import 'fake-indexeddb/auto'
 import { createPinia, setActivePinia } from 'pinia'
 import { beforeEach, describe, expect, it, vi } from 'vitest'
-import { demoHouses, demoWorkshops } from '#core/demo'
-import { queue } from '../app/queue'
+import { demoWorkshops } from '#core/demo'
 import { useDesk } from '../app/desk'
+import { browserWith, DeskServer } from '../testing/deskServer'
 import { useUploads } from './uploads'
 
 const blocks = demoWorkshops('2026-05-15').find((w) => w.id === 'lighthouse-blocks')!
@@ -52,22 +52,13 @@ const file = (name: string) => new File([new Uint8Array([1, 2, 3])], name, { typ
 
 beforeEach(async () => {
   setActivePinia(createPinia())
-  for (const c of await queue.all()) await queue.remove(c.id)
+  await browserWith(new DeskServer())
   Request.made = []
   vi.stubGlobal('XMLHttpRequest', Request)
-  vi.stubGlobal('localStorage', { getItem: () => 'Noor', setItem: () => undefined })
-  vi.stubGlobal('navigator', { locks: { request: (_name: string, fn: () => Promise<void>) => fn() } })
-  vi.stubGlobal('fetch', async (url: string) => {
-    if (url !== '/api/desk') throw new TypeError('offline')
-    return Response.json({
-      now: '2026-05-15T15:00:00-04:00[America/New_York]',
-      houses: demoHouses.map((body) => ({ version: 1, body })),
-      workshops: [{ version: 1, body: blocks }],
-    })
-  })
 })
 async function begin() {
   const desk = useDesk()
+  desk.want([blocks.id])
   await desk.load()
   const uploads = useUploads()
   // What an earlier test left in the browser's database goes, and what it had begun to send.
@@ -94,7 +85,8 @@ describe('pictures on their way in', () => {
       participant: emry.id,
       width: 900,
       pale: 0.25,
-      deleteOn: '2026-06-15',
+      addedOn: '2026-05-15',
+      deleteOn: null,
       permitted: false,
     })
   })

@@ -2,7 +2,8 @@ import { openDB, type IDBPDatabase } from 'idb'
 import { defineStore } from 'pinia'
 import { ref } from 'vue'
 import { uuidv7 } from 'uuidv7'
-import { deleteDay, fileKey, ownerOf, type RosterOwners, type Suggestion } from '#core/pictures'
+import { fileKey, ownerOf, type RosterOwners, type Suggestion } from '#core/pictures'
+import { dateOf } from '#core/time'
 import type { Picture, Workshop } from '#core/workshop'
 import type { Problem } from '../app/api'
 import { useDesk } from '../app/desk'
@@ -145,6 +146,8 @@ export const useUploads = defineStore('uploads', () => {
 
   /** The server has it: now the workshop gets a place for it, and this browser forgets the file. */
   async function arrived(upload: Upload, { picture: p }: Answer): Promise<void> {
+    // A file may have waited since an earlier visit, and its workshop not be open here.
+    if (desk.coming(upload.workshop)) await desk.refresh({ kind: 'workshop', id: upload.workshop })
     const workshop = desk.workshop(upload.workshop)
     if (workshop && !workshop.pictures?.some((x) => x.id === p.id)) {
       const after: Picture = {
@@ -156,7 +159,8 @@ export const useUploads = defineStore('uploads', () => {
         ...(p.pale !== null && { pale: Number(p.pale.toFixed(3)) }),
         ...(p.lettering?.length && { suggested: p.lettering.map((s, i) => ({ id: `s${i + 1}`, ...s })) }),
         permitted: upload.participant === null,
-        deleteOn: deleteDay(workshop),
+        addedOn: dateOf(desk.now),
+        deleteOn: null,
       }
       const owner = workshop.group.participants.find((x) => x.id === upload.participant)
       desk.act({

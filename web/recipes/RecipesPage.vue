@@ -1,11 +1,12 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue'
+import { computed, ref, watch } from 'vue'
 import { useRoute } from 'vue-router'
 import { writeRecipe } from '#core/exchange'
 import { recipesOf } from '#core/house'
 import { recipeCard } from '#core/phrases'
 import { asNextVersion, belowPractice, compareRecipes, latestRecipe, recipeById, recipes, type OwnRecipe, type Recipe } from '#core/recipe'
 import { inZone } from '#core/time'
+import { withPlaces } from '#core/workshop'
 import { api } from '../app/api'
 import { useDesk } from '../app/desk'
 import { useBringIn } from '../app/useBringIn'
@@ -62,23 +63,21 @@ const unique = (id: string) => {
   while (taken(found)) found = `${id}-${n++}`
   return found
 }
-const put = (o: OwnRecipe, label: string) => setAll([...own.value, o], label)
-const setAll = (after: OwnRecipe[], label: string) =>
+const change = (o: OwnRecipe, before: OwnRecipe | null, after: OwnRecipe | null, label: string) =>
   desk.act({
     kind: 'recipes',
     label,
     subject: { kind: 'house', id: houseId.value },
-    changes: [{ path: 'recipes', before: house.value!.recipes ?? null, after }],
+    changes: withPlaces(house.value, [{ path: `recipes/${o.id}`, before, after }]),
   })
+const put = (o: OwnRecipe, label: string) => change(o, null, o, label)
 const users = (o: OwnRecipe) =>
-  desk.workshops.filter(
-    (w) => w.houseId === houseId.value && w.designs[0]!.recipe.id === o.recipe && w.designs[0]!.recipe.version === o.version,
-  )
-const takeOut = (o: OwnRecipe) =>
-  setAll(
-    own.value.filter((x) => x.id !== o.id),
-    `${o.name} version ${o.version} was taken out`,
-  )
+  desk.summaries.filter((w) => w.houseId === houseId.value && w.recipe.id === o.recipe && w.recipe.version === o.version)
+const takeOut = (o: OwnRecipe) => change(o, o, null, `${o.name} version ${o.version} was taken out`)
+/** The newest twenty workshops of the house: what another recipe means is worked out for those that are open. */
+const listed = computed(() => desk.summaries.filter((w) => w.houseId === houseId.value && !w.archivedAt).slice(-20))
+watch(listed, (list) => desk.want(list.map((w) => w.id)), { immediate: true })
+const openHere = computed(() => listed.value.flatMap((w) => desk.workshop(w.id) ?? []))
 
 /** Two recipes, or two versions, beside each other; and what taking the second means for a plan. */
 const keyOf = (r: Recipe) => `${r.id}@${r.version}`
@@ -91,7 +90,7 @@ const pair = computed(() => {
 })
 const { swapped, problem: swapProblem } = useSwap(
   computed(() => pair.value && house.value && { ...pair.value, house: house.value, now: inZone(desk.now, house.value.timeZone) }),
-  computed(() => desk.workshops.filter((w) => w.houseId === houseId.value)),
+  openHere,
 )
 const planned = computed(() =>
   swapped.value.map((x) => ({

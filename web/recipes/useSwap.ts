@@ -1,5 +1,5 @@
 import { wrap, type Remote } from 'comlink'
-import { onBeforeUnmount, ref, watch, type Ref } from 'vue'
+import { onBeforeUnmount, ref, shallowRef, watch, type Ref } from 'vue'
 import type { House } from '#core/house'
 import type { swapRecipe } from '#core/plan'
 import type { Recipe } from '#core/recipe'
@@ -8,7 +8,7 @@ import type { Workshop } from '#core/workshop'
 
 /** What the second recipe means for each open plan, worked out in a worker: the newest question wins. */
 export function useSwap(of: Ref<{ a: Recipe; b: Recipe; house: House; now: Zoned } | undefined>, workshops: Ref<readonly Workshop[]>) {
-  const swapped = ref<ReturnType<typeof swapRecipe>>([])
+  const swapped = shallowRef<ReturnType<typeof swapRecipe>>([])
   const problem = ref('')
   let worker: Worker | undefined
   let asked = 0

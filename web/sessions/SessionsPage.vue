@@ -115,13 +115,7 @@ const nudge = (e: KeyboardEvent, session: string) => {
   move(session, by)
 }
 const done = (errand: string) =>
-  bench.set(
-    'errandsDone',
-    workshop.value!.errandsDone.includes(errand)
-      ? workshop.value!.errandsDone.filter((x) => x !== errand)
-      : [...workshop.value!.errandsDone, errand],
-    'an errand was ticked',
-  )
+  bench.set(`errandsDone/${errand}`, workshop.value!.errandsDone.includes(errand) ? null : errand, 'an errand was ticked')
 const take = (r: Remedy) => r.changes.length && bench.act('way-out', say.value!.remedy(r).toLowerCase(), r.changes)
 const wide = ref(true)
 const measure = () => (wide.value = innerWidth > 760)

@@ -2,7 +2,7 @@ import { computed, ref } from 'vue'
 import { demoHouses, demoWorkshops } from '#core/demo'
 import { planWorkshop } from '#core/plan'
 import { phrases } from '#core/phrases'
-import { applyChanges, valueAt, type Change, type Guard, type Workshop } from '#core/workshop'
+import { applyChanges, valueAt, type Change, type Guard, type Json, type Workshop } from '#core/workshop'
 import type { Bench } from '../bench/useBench'
 
 export const testNow = '2026-05-15T15:00:00-04:00[America/New_York]'
@@ -15,18 +15,22 @@ export function benchOf(workshop: Workshop) {
   const now = testNow
   const w = ref(workshop)
   const deeds: string[] = []
+  const made: Change[][] = []
+  const forgotten: string[] = []
   const counted: Guard[] = []
   const act = (_kind: string, label: string, changes: Change[], guards: Guard[] = []) => {
     deeds.push(label)
+    made.push(changes)
     counted.push(...guards)
     w.value = applyChanges<Workshop>(w.value, changes)!
   }
   const plan = computed(() => planWorkshop({ workshop: w.value, house, now }))
-  const set = (path: string, after: unknown, label: string) => act('set', label, [{ path, before: valueAt(w.value, path), after }])
+  const set = (path: string, after: Json, label: string, kind = 'set', before = valueAt(w.value, path)) =>
+    act(kind, label, [{ path, before, after }])
   const effect = () => ''
   const change = () => undefined
   const cupboard: unknown[] = []
-  const desk = { act: (d: unknown) => cupboard.push(d) }
+  const desk = { act: (d: unknown) => cupboard.push(d), eraseNames: (id: string) => Promise.resolve(void forgotten.push(id)) }
   const bench = { workshop: w, house: ref(house), plan, say: ref(phrases(house, now)), act, set, effect, change, desk } as unknown as Bench
-  return { w, plan, deeds, counted, cupboard, bench }
+  return { w, plan, deeds, changes: made, forgotten, counted, cupboard, bench }
 }

@@ -21,11 +21,17 @@ const id = useId()
 const shown = () => (props.unknown ? '' : String(props.modelValue))
 const text = ref(shown())
 const wrong = ref('')
+const field = ref<HTMLInputElement>()
+/** The next value is of these buttons. */
+let own = false
 watch(
   () => [props.modelValue, props.unknown],
   () => {
+    // Nobody changes a field while somebody types in it; what came meanwhile is shown when it is left.
+    if (field.value && document.activeElement === field.value && Number(text.value) !== props.modelValue && !own) return
     text.value = shown()
     wrong.value = ''
+    own = false
   },
 )
 
@@ -45,7 +51,11 @@ function typed(raw: string) {
         : ''
   if (!wrong.value && (props.unknown || n !== props.modelValue)) emit('update:modelValue', n)
 }
+const left = () => {
+  if (!wrong.value) text.value = shown()
+}
 const step = (by: number) => {
+  own = true
   const n = Math.min(props.max, Math.max(props.min, props.modelValue + (props.unknown ? 0 : by)))
   if (props.unknown || n !== props.modelValue) emit('update:modelValue', n)
 }
@@ -56,6 +66,7 @@ const step = (by: number) => {
     <div class="box" :class="{ bad: wrong }">
       <button type="button" class="plain" :aria-label="`${label}: one less`" :disabled="modelValue <= min" @click="step(-1)">−</button>
       <input
+        ref="field"
         :value="text"
         inputmode="numeric"
         :placeholder="unknown ? '?' : undefined"
@@ -64,7 +75,7 @@ const step = (by: number) => {
         @input="typed(($event.target as HTMLInputElement).value)"
         @keydown.up.prevent="step(1)"
         @keydown.down.prevent="step(-1)"
-        @blur="text.trim() === '' && (text = shown())"
+        @blur="left"
       />
       <button type="button" class="plain" :aria-label="`${label}: one more`" :disabled="modelValue >= max" @click="step(1)">+</button>
     </div>

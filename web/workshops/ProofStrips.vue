@@ -1,9 +1,10 @@
 <script setup lang="ts">
-import { computed } from 'vue'
+import { computed, ref, watch } from 'vue'
+import type { House } from '#core/house'
 import { pieceStates, type PieceState } from '#core/recipe'
 import { addMinutes, inZone, minutesBetween, readInstant, sayShortDay } from '#core/time'
 import { placeLocal } from '#core/time'
-import type { Workshop } from '#core/workshop'
+import type { Summary } from '#core/workshop'
 import { useDesk } from '../app/desk'
 import HouseDrawing from '../ui/HouseDrawing.vue'
 import PieceToken from '../ui/PieceToken.vue'
@@ -11,42 +12,61 @@ import VerdictShape from '../ui/VerdictShape.vue'
 import { stripScale } from './stripScale'
 
 /** A strip of paper a workshop long, from its making to its last date; numbered squares are classes, solid once held. */
-const props = defineProps<{ workshops: Workshop[] }>()
-defineEmits<{ copy: [Workshop]; archive: [Workshop] }>()
+const props = defineProps<{ workshops: readonly Summary[] }>()
+defineEmits<{ copy: [Summary]; archive: [Summary] }>()
 const desk = useDesk()
 const house = computed(() => desk.house(props.workshops[0]!.houseId)!)
 const now = computed(() => inZone(desk.now, house.value.timeZone))
 const scale = computed(() => stripScale(now.value, house.value.timeZone, house.value.weekStart))
+/** Each strip by the clock of its own house: a day is where it is for those who are there. */
+const scaleOf = (h: House) => stripScale(inZone(desk.now, h.timeZone), h.timeZone, house.value.weekStart)
+/** Drawn as they are scrolled to: so many at first, and more when the last is near. */
+const many = 30
+const shown = ref(many)
+const near = computed(() => props.workshops.slice(0, shown.value))
+watch(near, (list) => desk.want(list.map((w) => w.id)), { immediate: true })
+const more = (isNear: boolean) => isNear && shown.value < props.workshops.length && (shown.value += many)
 const noon = (date: string) => placeLocal({ date, time: '12:00' }, house.value.timeZone).at
 const dayName = (date: string) => sayShortDay(noon(date))
 
-const rows = computed(() =>
-  props.workshops.map((w) => {
+const rows = computed(() => {
+  const scales = new Map(desk.houseList.map((h) => [h.id, scaleOf(h)]))
+  return near.value.map((w) => {
     const h = desk.house(w.houseId)!
-    const plan = desk.plan(w.id)!
+    const plan = desk.planSoon(w.id)
     const say = desk.say(h)
-    const last = plan.sessions.at(-1)
-    const state = w.pieces.length
-      ? w.pieces.map((p) => p.state).sort((a, b) => pieceStates.indexOf(b) - pieceStates.indexOf(a))[Math.floor(w.pieces.length / 2)]!
-      : ('to-print' as PieceState)
-    const over = plan.sessions.length > 0 && plan.sessions.every((s) => minutesBetween(s.to, desk.now) > 0)
-    const finding = over ? undefined : plan.findings.find((f) => f.level !== 'note')
-    const errand = over ? undefined : plan.errands.find((e) => e.state !== 'done')
+    const at = scales.get(h.id)!.at
+    const sessions = w.sessions
+      .map((s) => ({
+        from: placeLocal({ date: s.date, time: s.start }, h.timeZone, s.later).at,
+        to: placeLocal({ date: s.date, time: s.end }, h.timeZone, s.later).at,
+      }))
+      .sort((a, b) => minutesBetween(b.from, a.from))
+    const last = sessions.at(-1)
+    const over = sessions.length > 0 && sessions.every((s) => minutesBetween(s.to, desk.now) > 0)
+    const finding = over ? undefined : plan?.findings.find((f) => f.level !== 'note')
+    const errand = over ? undefined : plan?.errands.find((e) => e.state !== 'done')
+    const pieces = plan && w.people ? `${plan.pieceName.split(' ').at(-1)}${w.people > 1 ? 's' : ''}` : 'people'
     return {
       w,
-      state,
+      state: halfway(w),
       over,
-      errand: errand && { at: scale.value.at(errand.by), text: `${say.errand(errand).title} by ${say.at(errand.by)}` },
+      errand: errand && { at: at(errand.by), text: `${say.errand(errand).title} by ${say.at(errand.by)}` },
       dated: !!last,
-      who: `${h.name.split(' ')[0]}, ${plan.people} ${plan.people ? plan.pieceName.split(' ').at(-1) + (plan.people > 1 ? 's' : '') : 'people'}`,
-      from: scale.value.at(w.createdAt),
-      to: last ? scale.value.at(addMinutes(last.to, 360)) : scale.value.at(addMinutes(desk.now, 4320)),
-      classes: plan.sessions.map((s) => ({ n: s.number, at: scale.value.at(s.from), held: minutesBetween(s.to, desk.now) > 0 })),
+      who: `${h.name.split(' ')[0]}, ${w.people} ${pieces}`,
+      from: at(w.createdAt),
+      now: at(inZone(desk.now, h.timeZone)),
+      to: last ? at(addMinutes(last.to, 360)) : at(addMinutes(desk.now, 4320)),
+      classes: sessions.map((s, i) => ({ n: i + 1, at: at(s.from), held: minutesBetween(s.to, desk.now) > 0 })),
       finding: finding && { level: finding.level, text: say.finding(finding).title },
     }
-  }),
-)
-const nowAt = computed(() => scale.value.at(now.value))
+  })
+})
+/** The state that half of the pieces have reached; who has no piece yet does not count where others have. */
+function halfway(w: Summary): PieceState {
+  const made = pieceStates.flatMap((s) => Array.from({ length: s === 'to-print' ? 0 : (w.states[s] ?? 0) }, () => s)).reverse()
+  return made[Math.floor(made.length / 2)] ?? 'to-print'
+}
 </script>
 <template>
   <div class="strips" role="list" aria-label="All workshops">
@@ -88,7 +108,7 @@ const nowAt = computed(() => scale.value.at(now.value))
           class="tok"
           :state="r.state"
           :size="24"
-          :style="{ left: `calc(${Math.min(r.over ? r.to : nowAt, Math.max(r.from, r.to))}% - 12px)` }"
+          :style="{ left: `calc(${Math.min(r.over ? r.to : r.now, Math.max(r.from, r.to))}% - 12px)` }"
         />
         <span v-for="c in r.classes" :key="c.n" class="class" :class="{ held: c.held }" :style="{ left: `calc(${c.at}% - 12px)` }"
           ><span class="sr">class </span>{{ c.n }}</span
@@ -120,6 +140,7 @@ const nowAt = computed(() => scale.value.at(now.value))
         ></v-menu>
       </div>
     </div>
+    <div v-if="shown < workshops.length" v-intersect="more" class="more two small">{{ workshops.length - shown }} more below</div>
   </div>
 </template>
 <style scoped>
@@ -236,6 +257,9 @@ const nowAt = computed(() => scale.value.at(now.value))
 }
 .said {
   line-height: 1.2;
+}
+.more {
+  padding: 14px 0;
 }
 .dots {
   min-width: 44px;

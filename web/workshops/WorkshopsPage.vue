@@ -1,11 +1,11 @@
 <script setup lang="ts">
 import { uuidv7 } from 'uuidv7'
-import { computed, ref } from 'vue'
+import { computed, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import { addMinutes, inZone, minutesBetween, roundUpToHour, sayClock, sayDay } from '#core/time'
 import { clockOf } from '#core/house'
 import { sayMinutes } from '#core/phrases'
-import { newWorkshop, type Workshop } from '#core/workshop'
+import { arrange, copyOf, newWorkshop, type Summary, type Workshop } from '#core/workshop'
 import { api } from '../app/api'
 import { useDesk } from '../app/desk'
 import { useBringIn } from '../app/useBringIn'
@@ -18,16 +18,20 @@ const desk = useDesk()
 const router = useRouter()
 const { incoming, problem, bringIn } = useBringIn(async (text) => (await api.lookAtWorkshop(text)).workshop)
 const showArchive = ref(false)
-const open = computed(() => desk.workshops.filter((w) => !w.archivedAt))
-const archived = computed(() => desk.workshops.filter((w) => w.archivedAt))
+const shownArchived = ref(40)
+const nowLocal = (houseId: string) => inZone(desk.now, desk.house(houseId)?.timeZone ?? 'UTC').slice(0, 16)
+const arranged = computed(() => arrange(desk.summaries, nowLocal))
+/** The soonest workshops are here whole: what is due is looked for in their plans. */
+const soonest = computed(() => arranged.value.coming.slice(0, 12).map((w) => w.id))
+watch(soonest, (ids) => desk.want(ids), { immediate: true })
+const unfolded = ref('')
 
 /** The next class of all: the session that ends next. */
 const next = computed(() => {
-  const all = open.value.flatMap((w) =>
-    (desk.plan(w.id)?.sessions ?? []).filter((s) => minutesBetween(desk.now, s.to) > 0).map((s) => ({ w, s })),
-  )
-  const first = all.sort((a, b) => minutesBetween(b.s.from, a.s.from))[0]
-  if (!first) return undefined
+  const w = soonest.value.length ? desk.workshop(soonest.value[0]!) : undefined
+  const s = w && desk.plan(w.id)?.sessions.find((x) => minutesBetween(desk.now, x.to) > 0)
+  if (!w || !s) return undefined
+  const first = { w, s }
   const house = desk.house(first.w.houseId)!
   const plan = desk.plan(first.w.id)!
   const now = inZone(desk.now, house.timeZone)
@@ -44,19 +48,17 @@ const next = computed(() => {
   }
 })
 const errands = computed(() =>
-  next.value
-    ? open.value
-        .flatMap((w) => {
-          const say = desk.say(desk.house(w.houseId)!)
-          return desk
-            .plan(w.id)!
-            .errands.filter(
-              (e) => e.state !== 'done' && minutesBetween(desk.now, desk.plan(w.id)!.sessions.find((s) => s.id === e.sessionId)!.to) > 0,
-            )
-            .map((e) => ({ w, e, say, left: minutesBetween(desk.now, e.by) }))
-        })
-        .sort((a, b) => a.left - b.left)
-    : [],
+  soonest.value
+    .flatMap((id) => {
+      const [w, plan] = [desk.workshop(id), id === soonest.value[0] ? desk.plan(id) : desk.planSoon(id)]
+      if (!w || !plan) return []
+      const say = desk.say(desk.house(w.houseId)!)
+      const over = (session: string) => minutesBetween(desk.now, plan.sessions.find((s) => s.id === session)?.to ?? desk.now) <= 0
+      return plan.errands
+        .filter((e) => e.state !== 'done' && !over(e.sessionId))
+        .map((e) => ({ w, e, say, left: minutesBetween(desk.now, e.by) }))
+    })
+    .sort((a, b) => a.left - b.left),
 )
 const due = computed(() => errands.value[0])
 const did = (x: NonNullable<typeof due.value>) =>
@@ -64,7 +66,7 @@ const did = (x: NonNullable<typeof due.value>) =>
     kind: 'errand-done',
     label: `${x.say.errand(x.e).title.toLowerCase()} done`,
     subject: { kind: 'workshop', id: x.w.id },
-    changes: [{ path: 'errandsDone', before: x.w.errandsDone, after: [...x.w.errandsDone, x.e.id] }],
+    changes: [{ path: `errandsDone/${x.e.id}`, before: null, after: x.e.id }],
   })
 const dueIn = (min: number) => (min < 0 ? `Late by ${sayMinutes(min)}` : `Due in ${sayMinutes(min)}`)
 /** Who needs a thought: who has no piece laid, who misses the next class. */
@@ -105,25 +107,17 @@ function create(w: Workshop, label: string) {
 }
 const makeNew = (houseId: string) =>
   create(newWorkshop({ id: uuidv7(), design: uuidv7(), participants: [] }, houseId, 'A new workshop', desk.now), 'a workshop was made')
-/** A copy keeps what and how, not who was absent, what was laid or when. */
-function copyOf(w: Workshop, title: string, houseId = w.houseId): Workshop {
-  return {
-    ...w,
-    id: uuidv7(),
-    houseId,
-    title,
-    createdAt: desk.now,
-    archivedAt: null,
-    sessions: [],
-    pieces: [],
-    errandsDone: [],
-    choices: { ...w.choices, split: {} },
-    group: { ...w.group, participants: w.group.participants.map((p) => ({ ...p, id: uuidv7(), misses: [], name: null })) },
-    designs: w.designs.map((d) => ({ ...d, id: uuidv7() })),
-  }
+/** A workshop of the list, whole: fetched when something is done with it. */
+async function whole(id: string): Promise<Workshop | undefined> {
+  desk.want([id])
+  if (!desk.workshop(id)) await desk.refresh({ kind: 'workshop', id })
+  return desk.workshop(id)
 }
-const duplicate = (w: Workshop) => create(copyOf(w, `${w.title}, again`.slice(0, 120)), `${w.title} was copied`)
-const archive = (w: Workshop, on: boolean) =>
+async function duplicate(listed: Summary) {
+  const w = await whole(listed.id)
+  if (w) create(copyOf(w, { title: `${w.title}, again`, houseId: w.houseId, at: desk.now }, uuidv7), `${w.title} was copied`)
+}
+const archive = (w: Summary, on: boolean) =>
   desk.act({
     kind: on ? 'archive' : 'restore',
     label: `${w.title} ${on ? 'archived' : 'restored'}`,
@@ -133,7 +127,7 @@ const archive = (w: Workshop, on: boolean) =>
 function takeIn() {
   const w = incoming.value!
   const house = desk.house(w.houseId) ?? desk.houseList[0]!
-  const known = desk.workshop(w.id)
+  const known = desk.summaries.some((x) => x.id === w.id)
   incoming.value = undefined
   create(
     {
@@ -253,7 +247,11 @@ function takeIn() {
     <TrimSheet v-else class="empty"
       ><h1>No class ahead</h1>
       <p class="two">
-        {{ open.length ? 'None of the workshops has a date to come.' : 'Make the first workshop: how many people, what they make, when.' }}
+        {{
+          arranged.listed.length
+            ? 'None of the workshops has a date to come.'
+            : 'Make the first workshop: how many people, what they make, when.'
+        }}
       </p></TrimSheet
     >
     <div class="all">
@@ -274,16 +272,26 @@ function takeIn() {
         <v-btn @click="incoming = undefined">Leave it</v-btn></span
       >
     </div>
-    <ProofStrips v-if="open.length" :workshops="open" @copy="duplicate" @archive="archive($event, true)" />
+    <ProofStrips v-if="arranged.listed.length" :workshops="arranged.listed" @copy="duplicate" @archive="archive($event, true)" />
     <div v-else class="outline">Here will be a strip of paper for each workshop, from its making to its last date.</div>
-    <div v-if="archived.length" class="archive">
+    <div v-for="y in arranged.years" :key="y.year" class="archive">
+      <button type="button" class="plain" :aria-expanded="unfolded === y.year" @click="unfolded = unfolded === y.year ? '' : y.year">
+        {{ unfolded === y.year ? '▾' : '▸' }} <b>{{ y.year }}</b>, {{ y.workshops.length }}
+        {{ y.workshops.length === 1 ? 'workshop' : 'workshops' }}
+      </button>
+      <ProofStrips v-if="unfolded === y.year" :workshops="y.workshops" @copy="duplicate" @archive="archive($event, true)" />
+    </div>
+    <div v-if="arranged.archived.length" class="archive">
       <button type="button" class="plain" :aria-expanded="showArchive" @click="showArchive = !showArchive">
-        {{ showArchive ? '▾' : '▸' }} <b>{{ archived.length }} archived</b>
+        {{ showArchive ? '▾' : '▸' }} <b>{{ arranged.archived.length }} archived</b>
       </button>
       <ul v-if="showArchive">
-        <li v-for="w in archived" :key="w.id">
-          <b>{{ w.title }}</b> <span class="two">{{ desk.house(w.houseId)?.name }}, {{ w.group.participants.length }} people</span>
+        <li v-for="w in arranged.archived.slice(-shownArchived).reverse()" :key="w.id">
+          <b>{{ w.title }}</b> <span class="two">{{ desk.house(w.houseId)?.name }}, {{ w.people }} people</span>
           <v-btn @click="archive(w, false)">Restore</v-btn>
+        </li>
+        <li v-if="arranged.archived.length > shownArchived">
+          <v-btn @click="shownArchived += 40">Show 40 more</v-btn>
         </li>
       </ul>
     </div>

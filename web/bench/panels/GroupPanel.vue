@@ -1,11 +1,13 @@
 <script setup lang="ts">
-import { computed } from 'vue'
+import { computed, ref } from 'vue'
 import { ageBands, mayTouch, type AgeBand, type Hazard } from '#core/recipe'
 import { ageName, seatOf } from '#core/phrases'
-import { drawings, withAges, type Participant } from '#core/workshop'
+import { drawings, seated, withAges, type Participant } from '#core/workshop'
 import SegmentChoice from '../../ui/SegmentChoice.vue'
 import StepField from '../../ui/StepField.vue'
 import VerdictShape from '../../ui/VerdictShape.vue'
+import { typing, vSteady } from '../../ui/steady'
+import ForgetNames from '../ForgetNames.vue'
 import RosterImport from '../RosterImport.vue'
 import type { Bench } from '../useBench'
 
@@ -13,7 +15,7 @@ const props = defineProps<{ bench: Bench }>()
 const emit = defineEmits<{ people: [number] }>()
 const w = computed(() => props.bench.workshop.value!)
 const plan = computed(() => props.bench.plan.value!)
-const people = computed(() => [...w.value.group.participants].sort((a, b) => a.seat - b.seat))
+const people = computed(() => seated(w.value.group.participants))
 const count = (a: AgeBand) => people.value.filter((p) => p.age === a).length
 const hazards: { id: Hazard; name: string }[] = [
   { id: 'heat', name: 'Heat' },
@@ -42,18 +44,20 @@ const age = (band: AgeBand, to: number) => {
   props.bench.act('ages', `${ageName(band)} became ${to}`, changes)
 }
 const retitle = (e: Event) => {
-  const title = (e.target as HTMLInputElement).value
-  if (title.trim()) props.bench.set('title', title.slice(0, 120), 'the workshop was renamed', 'type-title')
+  const { now, before, taken } = typing(e)
+  if (!now.trim()) return
+  props.bench.set('title', now, 'the workshop was renamed', 'type-title', before)
+  taken()
 }
-const rename = (p: Participant, name: string) =>
-  props.bench.set(`group/participants/${p.id}/name`, name === '' ? null : name.slice(0, 80), `a name at seat ${p.seat}`, 'type-name')
+const rename = (p: Participant, e: Event) => {
+  const { now, before, taken } = typing(e)
+  props.bench.set(`group/participants/${p.id}/name`, now || null, `a name at seat ${p.seat}`, 'type-name', before || null)
+  taken()
+}
 const misses = (p: Participant, session: string) => {
-  const after = p.misses.includes(session) ? p.misses.filter((s) => s !== session) : [...p.misses, session]
-  props.bench.set(
-    `group/participants/${p.id}/misses`,
-    after,
-    `${p.name ?? `seat ${p.seat}`} ${after.length > p.misses.length ? 'misses' : 'comes to'} a class`,
-  )
+  const away = p.misses.includes(session)
+  const label = `seat ${p.seat} ${away ? 'comes to' : 'misses'} a class`
+  props.bench.set(`group/participants/${p.id}/misses/${session}`, away ? null : session, label)
 }
 const swap = (p: Participant, by: number) => {
   const at = people.value.indexOf(p)
@@ -64,12 +68,7 @@ const swap = (p: Participant, by: number) => {
     { path: `group/participants/${other.id}/seat`, before: other.seat, after: p.seat },
   ])
 }
-const forget = () =>
-  props.bench.act(
-    'forget-names',
-    'names were taken out',
-    people.value.filter((p) => p.name !== null).map((p) => ({ path: `group/participants/${p.id}/name`, before: p.name, after: null })),
-  )
+const forgetting = ref(false)
 </script>
 <template>
   <div>
@@ -93,7 +92,7 @@ const forget = () =>
       />
     </div>
     <div class="called">
-      <label><span class="label">Called</span><input class="boxed" :value="w.title" maxlength="120" @input="retitle" /></label>
+      <label><span class="label">Called</span><input class="boxed" v-steady="w.title" maxlength="120" @input="retitle" /></label>
       <SegmentChoice
         label="Drawn with"
         :model-value="w.drawing"
@@ -147,11 +146,11 @@ const forget = () =>
       <li v-for="(p, i) in people" :key="p.id">
         <span class="seat code">{{ seatOf(plan, i) }}</span>
         <input
-          :value="p.name ?? ''"
+          v-steady="p.name ?? ''"
           maxlength="80"
           :aria-label="`Name at seat ${seatOf(plan, i)}`"
           placeholder="no name"
-          @input="rename(p, ($event.target as HTMLInputElement).value)"
+          @input="rename(p, $event)"
         />
         <button
           type="button"
@@ -180,8 +179,9 @@ const forget = () =>
     <div class="foot">
       <RosterImport :bench="bench" />
       <v-btn :href="`/api/workshops/${w.id}/roster.csv`">Roster out (CSV)</v-btn>
-      <v-btn v-if="people.some((p) => p.name)" @click="forget">Take out all names</v-btn>
+      <v-btn v-if="people.some((p) => p.name)" @click="forgetting = true">Take out all names</v-btn>
     </div>
+    <ForgetNames v-if="forgetting" :bench="bench" @close="forgetting = false" />
   </div>
 </template>
 <style scoped>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import type { Row } from '#core/finder'
-import { recipeById, roomStations, type Option, type School, type Whites } from '#core/recipe'
+import { recipeById, roomStations, type Option, type School } from '#core/recipe'
 import { recipesOf } from '#core/house'
 import { allowed } from '#core/workshop'
 import SegmentChoice from '../../ui/SegmentChoice.vue'
@@ -47,9 +47,9 @@ function atHand(id: string, name: string, raw: string) {
   const rest = Object.fromEntries(Object.entries(w.value.choices.stations ?? {}).filter(([k]) => k !== id))
   const now = raw.trim() === '' ? rest : { ...rest, [id]: Number(raw) }
   delete typed.value[id]
-  props.bench.set('choices/stations', Object.keys(now).length ? now : undefined, `${name}: ${raw.trim() || 'not said'}`)
+  props.bench.set('choices/stations', Object.keys(now).length ? now : null, `${name}: ${raw.trim() || 'not said'}`)
 }
-const wish = (x: string) => props.bench.set(path('whites'), x === 'any' ? undefined : (x as Whites), `whites wanted: ${x}`)
+const wish = (x: string) => props.bench.set(path('whites'), x === 'any' ? null : x, `whites wanted: ${x}`)
 /** What another option would change, before it is chosen. */
 const effects = computed(() =>
   Object.fromEntries(

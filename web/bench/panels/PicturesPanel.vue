@@ -79,7 +79,7 @@ usePageKeys({
   Delete: onChosen(() => (erasing.value = true)),
   a: onChosen((p) => {
     const f = judgePicture(p, context.value).find((x) => x.level === 'look' && x.code !== 'not-permitted')
-    if (f) props.bench.set(`pictures/${p.id}/accepted`, [...(p.accepted ?? []), f.code], 'looked at, and fine')
+    if (f) props.bench.set(`pictures/${p.id}/accepted/${f.code}`, f.code, 'looked at, and fine')
   }),
 })
 const erased = computed(() => (w.value.picturesErased ?? []).reduce((sum, x) => sum + x.count, 0))

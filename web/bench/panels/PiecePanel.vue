@@ -26,6 +26,7 @@ import SheetDrawing from '../../ui/SheetDrawing.vue'
 import HouseDrawing from '../../ui/HouseDrawing.vue'
 import SourceMark from '../../ui/SourceMark.vue'
 import StepField from '../../ui/StepField.vue'
+import { typing, vSteady } from '../../ui/steady'
 import type { Bench } from '../useBench'
 
 const props = defineProps<{ bench: Bench }>()
@@ -78,6 +79,11 @@ const measureRule = computed(() => {
 const perMm = computed(() => Math.min(0.95, 230 / Math.max(plan.value.picture.widthMm, plan.value.picture.heightMm, 170)))
 const child = computed(() => w.value.group.participants.filter((p) => p.age !== 'adult').length > plan.value.people / 2)
 const handMm = computed(() => (child.value ? 150 : 185))
+const call = (e: Event) => {
+  const { now, before, taken } = typing(e)
+  props.bench.set(path('called'), now || null, 'the piece got a name', 'type-called', before || null)
+  taken()
+}
 </script>
 <template>
   <div>
@@ -130,12 +136,7 @@ const handMm = computed(() => (child.value ? 150 : 185))
       />
       <label v-if="d.kind === 'custom'"
         ><span class="label">Called</span
-        ><input
-          class="field"
-          :value="d.called ?? ''"
-          maxlength="40"
-          placeholder="bookmark, box lid"
-          @input="bench.set(path('called'), ($event.target as HTMLInputElement).value || undefined, 'the piece got a name', 'type-called')"
+        ><input class="field" v-steady="d.called ?? ''" maxlength="40" placeholder="bookmark, box lid" @input="call($event)"
       /></label>
     </div>
     <div v-if="kind.outlines.length > 1" class="outlines">

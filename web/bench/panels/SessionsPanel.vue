@@ -3,6 +3,7 @@ import { uuidv7 } from 'uuidv7'
 import { computed } from 'vue'
 import { isClock, isDate, addDays, dateOf } from '#core/time'
 import type { Session } from '#core/workshop'
+import { typing, vSteady } from '../../ui/steady'
 import BecauseFigure from '../../ui/BecauseFigure.vue'
 import type { Bench } from '../useBench'
 
@@ -17,9 +18,11 @@ const cards = computed(() =>
     load: plan.value.split.loads.find((l) => l.sessionId === p.id),
   })),
 )
-const set = (s: Session, field: 'date' | 'start' | 'end' | 'room', value: string) => {
-  if (field === 'date' ? !isDate(value) : field !== 'room' && !isClock(value)) return
-  props.bench.set(`sessions/${s.id}/${field}`, value, `class ${field} became ${value}`, `type-${field}`)
+const set = (s: Session, field: 'date' | 'start' | 'end' | 'room', e: Event) => {
+  const { now, before, taken } = typing(e)
+  if (field === 'date' ? !isDate(now) : field !== 'room' && !isClock(now)) return
+  props.bench.set(`sessions/${s.id}/${field}`, now, `class ${field} became ${now}`, `type-${field}`, before)
+  taken()
 }
 function add() {
   const last = plan.value.sessions.at(-1)
@@ -55,24 +58,15 @@ const moveStage = (stage: string, to: string) => props.bench.set(`choices/split/
       </h3>
       <div class="fields">
         <label
-          ><span class="label">Date</span
-          ><input type="date" :value="c.session.date" @input="set(c.session, 'date', ($event.target as HTMLInputElement).value)"
+          ><span class="label">Date</span><input type="date" v-steady="c.session.date" @input="set(c.session, 'date', $event)"
         /></label>
         <label
-          ><span class="label">From</span
-          ><input type="time" :value="c.session.start" @input="set(c.session, 'start', ($event.target as HTMLInputElement).value)"
+          ><span class="label">From</span><input type="time" v-steady="c.session.start" @input="set(c.session, 'start', $event)"
         /></label>
-        <label
-          ><span class="label">To</span
-          ><input type="time" :value="c.session.end" @input="set(c.session, 'end', ($event.target as HTMLInputElement).value)"
-        /></label>
+        <label><span class="label">To</span><input type="time" v-steady="c.session.end" @input="set(c.session, 'end', $event)" /></label>
         <label
           ><span class="label">Room</span
-          ><input
-            type="text"
-            maxlength="60"
-            :value="c.session.room"
-            @input="set(c.session, 'room', ($event.target as HTMLInputElement).value)"
+          ><input type="text" maxlength="60" v-steady="c.session.room" @input="set(c.session, 'room', $event)"
         /></label>
         <v-btn :aria-label="`Take out class ${c.placed.number}`" @click="remove(c.session)">Take out</v-btn>
       </div>

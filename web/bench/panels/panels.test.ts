@@ -1,6 +1,7 @@
 // @vitest-environment jsdom
-import { nextTick } from 'vue'
+import { nextTick, toRaw } from 'vue'
 import { describe, expect, it, vi } from 'vitest'
+import { applyChanges } from '#core/workshop'
 import { benchOf, demoOf } from '../../testing/benchOf'
 import { mountIn } from '../../testing/mountIn'
 import GroupPanel from './GroupPanel.vue'
@@ -33,15 +34,42 @@ describe('the group', () => {
     await field.setValue('2')
     expect([aged(w.value, '8-12'), aged(w.value, 'adult')]).toEqual([2, 16])
   })
-  it('a name is typed and taken back to a seat; all of them go with one press', async () => {
-    const { page, w, named } = panel(GroupPanel)
+  it('a name is typed and taken back to a seat', async () => {
+    const { page, w } = panel(GroupPanel)
     const [first] = page.findAll('.seats input')
     await first!.setValue('Wren')
     expect(w.value.group.participants.some((p) => p.name === 'Wren')).toBe(true)
     await page.findAll('.seats input')[0]!.setValue('')
     expect([...w.value.group.participants].sort((a, b) => a.seat - b.seat)[0]!.name).toBeNull()
+  })
+  it('while a name is typed nobody else touches the field, and the change says what its author saw', async () => {
+    const { page, w, changes } = panel(GroupPanel)
+    const field = page.findAll('.seats input')[0]!.element as HTMLInputElement
+    const person = [...w.value.group.participants].sort((a, b) => a.seat - b.seat)[0]!
+    field.focus()
+    const saw = field.value
+    w.value = applyChanges(w.value, [{ path: `group/participants/${person.id}/name`, before: person.name, after: 'Theirs' }])!
+    await nextTick()
+    expect(field.value).toBe(saw)
+    field.value = `${saw}x`
+    field.dispatchEvent(new Event('input'))
+    expect(changes.at(-1)).toEqual([{ path: `group/participants/${person.id}/name`, before: person.name, after: `${saw}x` }])
+    field.blur()
+    await nextTick()
+    w.value = applyChanges(w.value, [{ path: `group/participants/${person.id}/name`, before: null, after: 'Theirs' }])!
+    await nextTick()
+    expect(field.value).toBe('Theirs')
+  })
+  it('all names go for good, and only after the question what goes and what stays', async () => {
+    const { w, named, forgotten } = panel(GroupPanel)
+    const before = structuredClone(toRaw(w.value))
     await named('Take out all names').trigger('click')
-    expect(w.value.group.participants.every((p) => p.name === null)).toBe(true)
+    await vi.waitFor(() => expect(document.querySelector('[role=alertdialog]')?.textContent).toMatch(/no way back/))
+    expect([w.value, forgotten]).toEqual([before, []])
+    const buttons = [...document.querySelectorAll<HTMLButtonElement>('[role=alertdialog] button')]
+    expect(buttons.map((b) => b.textContent.trim())).toEqual(['Keep them', 'Erase the names'])
+    buttons[1]!.click()
+    await vi.waitFor(() => expect(forgotten).toEqual([w.value.id]))
   })
   it('two seats swap, and nothing else of the two', async () => {
     const { page, w } = panel(GroupPanel)

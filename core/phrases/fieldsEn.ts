@@ -1,0 +1,81 @@
+import type { Json, Workshop } from '#core/workshop'
+
+const names: Record<string, string> = {
+  '': 'the whole',
+  title: 'the name of the workshop',
+  drawing: 'the drawing',
+  archivedAt: 'the archive',
+  'group/helpers': 'helpers',
+  'group/tables': 'tables',
+  'group/participants': 'how many people',
+  'choices/spares': 'spares',
+  'choices/samples': 'samples',
+  'choices/confidence': 'how sure the spares make',
+  'choices/allow': 'what is allowed',
+  'choices/paper': 'the paper',
+  'choices/copies': 'copies of each picture',
+  name: 'the name of the house',
+  climate: 'the room’s air',
+  timeZone: 'the time zone',
+  currency: 'the currency',
+  contact: 'whom to ask',
+}
+const lists: Record<string, string> = {
+  errandsDone: 'an errand',
+  locks: 'a print put in its place',
+  pictures: 'a picture',
+  picturesErased: 'a picture that was erased',
+  cupboard: 'what is in the cupboard',
+  closedDays: 'a closed day',
+  recipes: 'a recipe of the house',
+  recipeChoices: 'a way of the house',
+  hours: 'opening hours',
+  cautions: 'a caution of the house',
+}
+const parts: Record<string, string> = {
+  name: 'name',
+  age: 'age',
+  seat: 'place',
+  misses: 'which classes',
+  date: 'date',
+  start: 'beginning',
+  end: 'end',
+  room: 'room',
+  width: 'width',
+  height: 'height',
+  called: 'what the piece is called',
+  recipe: 'the method',
+  choices: 'a choice of the method',
+  kind: 'the kind of piece',
+  material: 'what it is made on',
+}
+
+/** A field by its path, as people say it. `doc` is the workshop that it stands in, for seats and classes. */
+export function sayField(path: string, doc?: Pick<Workshop, 'group' | 'sessions'>): string {
+  if (names[path]) return names[path]
+  const [list, a, b] = path.split('/')
+  if (path.startsWith('group/participants/')) {
+    const person = doc?.group.participants.find((p) => p.id === b)
+    const who = person ? `seat ${person.seat}` : 'a seat that is gone'
+    const part = parts[path.split('/')[3] ?? '']
+    return part ? `${part} at ${who}` : who
+  }
+  if (list === 'sessions') {
+    const at = doc?.sessions.findIndex((s) => s.id === a) ?? -1
+    const which = at < 0 ? 'a class that is gone' : `class ${at + 1}`
+    return parts[b ?? ''] ? `${parts[b!]} of ${which}` : which
+  }
+  if (list === 'pieces') return 'a piece'
+  if (list === 'designs') return parts[b ?? ''] ?? 'the piece'
+  return lists[list!] ?? list!.replace(/[A-Z]/g, (c) => ` ${c.toLowerCase()}`)
+}
+
+/** A value as people say it: a text whole, a length as typed; what has no short form is "changed". */
+export function sayValue(value: Json): string {
+  if (value === null || value === '') return 'nothing'
+  if (typeof value === 'boolean') return value ? 'yes' : 'no'
+  if (typeof value !== 'object') return String(value)
+  if (Array.isArray(value)) return value.length === 0 ? 'nothing' : value.every((x) => typeof x === 'string') ? value.join(', ') : 'changed'
+  const { text, name } = value as { text?: Json; name?: Json }
+  return typeof text === 'string' ? text : typeof name === 'string' ? name : 'changed'
+}

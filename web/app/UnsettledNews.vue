@@ -1,0 +1,96 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import type { Unsettled } from '#core/desk'
+import { sayField, sayValue } from '#core/phrases'
+import { useDesk } from './desk'
+
+/** What waits for a person: somebody else was first, or something cannot be. Both texts stand whole; nothing goes by itself. */
+const desk = useDesk()
+const rows = computed(() =>
+  desk.unsettled.map((u) => {
+    const doc = u.command.subject.kind === 'workshop' ? desk.workshop(u.command.subject.id) : undefined
+    const typed = u.command.changes[0]!.after
+    return {
+      u,
+      title: doc?.title ?? '',
+      text: typeof typed === 'string' && typed !== '' ? typed : '',
+      fields: (u.clashes ?? []).slice(0, 3).map((c) => ({
+        path: c.path,
+        field: sayField(c.path, doc),
+        gone: c.stored === null && c.yours !== null && !!doc && sayField(c.path, doc).includes('is gone'),
+        yours: c.path === 'group/participants' && u.command.intent ? String(u.command.intent.people) : sayValue(c.yours),
+        theirs: sayValue(c.stored),
+      })),
+      more: Math.max(0, (u.clashes?.length ?? 0) - 3),
+      where: u.error && sayField(u.error.path.replace(/\./g, '/'), doc),
+    }
+  }),
+)
+const settle = (u: Unsettled, mine: boolean) => desk.settle(u, mine)
+</script>
+<template>
+  <section class="news" role="alert">
+    <div v-for="r in rows" :key="r.u.command.id" class="row">
+      <p>
+        <template v-if="r.u.clashes">
+          <b>{{ r.u.label }}: somebody else was first.</b>
+          <template v-for="f in r.fields" :key="f.path">
+            <span v-if="f.gone">
+              {{ f.field }}; you had <q>{{ f.yours }}</q>.</span
+            >
+            <span v-else>
+              {{ f.field }}: yours <q>{{ f.yours }}</q>, theirs <q>{{ f.theirs }}</q>.</span
+            >
+          </template>
+          <span v-if="r.more"> And {{ r.more }} more.</span>
+          Theirs stands; yours is kept until you choose.
+        </template>
+        <template v-else-if="r.u.error">
+          <b>{{ r.u.label }} was not taken: {{ r.where ? `${r.where}, ` : '' }}{{ r.u.error.what }}.</b> {{ r.u.error.remedy }}
+          <template v-if="r.text"
+            >You had written <q>{{ r.text }}</q>.</template
+          >
+        </template>
+        <span v-if="r.title" class="two"> {{ r.title }}.</span>
+      </p>
+      <span class="ways">
+        <template v-if="r.u.clashes">
+          <v-btn @click="settle(r.u, false)">Keep theirs</v-btn>
+          <v-btn @click="settle(r.u, true)">Put back mine</v-btn>
+        </template>
+        <v-btn v-else @click="settle(r.u, false)">Understood</v-btn>
+      </span>
+    </div>
+  </section>
+</template>
+<style scoped>
+.news {
+  background: var(--watch-wash);
+  padding: 8px 20px;
+  border-bottom: 2px solid var(--watch);
+  max-height: 40vh;
+  overflow-y: auto;
+}
+.row {
+  display: flex;
+  gap: 16px;
+  align-items: center;
+  justify-content: space-between;
+  padding: 4px 0;
+}
+.row p {
+  margin: 0;
+  overflow-wrap: anywhere;
+}
+.ways {
+  display: flex;
+  gap: 8px;
+  flex: none;
+}
+@media (max-width: 760px) {
+  .row {
+    flex-direction: column;
+    align-items: flex-start;
+  }
+}
+</style>

@@ -1,0 +1,55 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import { Refused } from '../app/api'
+import type { Bench } from './useBench'
+
+/** Asks before everybody's name is erased for good: what goes, what stays, no way back. */
+const props = defineProps<{ bench: Bench }>()
+const emit = defineEmits<{ close: [] }>()
+const w = computed(() => props.bench.workshop.value!)
+const named = computed(() => w.value.group.participants.filter((p) => p.name !== null).length)
+const busy = ref(false)
+const problem = ref('')
+async function forget() {
+  busy.value = true
+  problem.value = ''
+  try {
+    await props.bench.desk.eraseNames(w.value.id)
+    emit('close')
+  } catch (e) {
+    problem.value =
+      e instanceof Refused ? `${e.problem.what} ${e.problem.remedy}` : 'The server does not answer. Nothing was erased; try again.'
+  }
+  busy.value = false
+}
+</script>
+<template>
+  <v-dialog :model-value="true" max-width="520" @update:model-value="emit('close')">
+    <div class="sheet" role="alertdialog" aria-labelledby="forget-title">
+      <h2 id="forget-title">Take out all names?</h2>
+      <p>
+        <b>Goes, for good:</b> {{ named === 1 ? 'one name' : `${named} names` }}, in the workshop, its history, its pictures’ file names and
+        the printed jobs with names on their tabs.
+      </p>
+      <p><b>Stays:</b> seats, ages, pieces, pictures, and what is on paper already.</p>
+      <p class="watch"><b>There is no way back.</b> Undo does not bring them back.</p>
+      <p v-if="problem" role="alert" class="stop">{{ problem }}</p>
+      <div class="row">
+        <v-btn autofocus @click="emit('close')">Keep them</v-btn>
+        <v-btn :loading="busy" @click="forget">Erase the names</v-btn>
+      </div>
+    </div>
+  </v-dialog>
+</template>
+<style scoped>
+.sheet {
+  background: var(--stock);
+  padding: 20px 24px;
+  box-shadow: 6px 6px 0 0 var(--board);
+}
+.row {
+  display: flex;
+  gap: 12px;
+  margin-top: 12px;
+}
+</style>

@@ -68,6 +68,20 @@ async function start(): Promise<void> {
   }
   process.on('SIGTERM', stop)
   process.on('SIGINT', stop)
+  endWith(Number(process.env['IMPRENTA_PARENT']), stop)
+}
+
+/** Ends with the command that started it, also when that was killed: nothing is left behind on the port. */
+function endWith(parent: number, stop: () => void): void {
+  if (!Number.isInteger(parent) || parent <= 1) return
+  const check = setInterval(() => {
+    try {
+      process.kill(parent, 0)
+    } catch {
+      clearInterval(check)
+      stop()
+    }
+  }, 1000).unref()
 }
 
 /** The address by which the room's tablets reach this machine. */

@@ -94,7 +94,7 @@ test('two tabs on one field: theirs stands, mine is kept, either is one tap', as
   await page.getByRole('textbox', { name: 'Helpers' }).fill('4')
   await other.evaluate(async () => {
     const now = await (await fetch('/api/desk')).json()
-    const version = now.workshops.find((w: { body: { id: string } }) => w.body.id === 'kelp-coasters').version
+    const version = now.summaries.find((w: { body: { id: string } }) => w.body.id === 'kelp-coasters').version
     const c = {
       id: crypto.randomUUID(),
       subject: { kind: 'workshop', id: 'kelp-coasters' },
@@ -108,8 +108,14 @@ test('two tabs on one field: theirs stands, mine is kept, either is one tap', as
     await fetch('/api/commands', { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify([c]) })
   })
   await page.unroute('**/api/commands')
-  await expect(page.getByText('Changed by somebody else.')).toBeVisible({ timeout: 15_000 })
+  await expect(page.getByText('somebody else was first')).toBeVisible({ timeout: 15_000 })
+  // Nobody touches the field while it is typed in; theirs is shown when it is left.
+  await expect(page.getByRole('textbox', { name: 'Helpers' })).toHaveValue('4')
+  await page.getByRole('textbox', { name: 'Helpers' }).blur()
   await expect(page.getByRole('textbox', { name: 'Helpers' })).toHaveValue('3')
+  // It waits until somebody chooses, also over a reload.
+  await page.reload()
+  await expect(page.getByText('somebody else was first')).toBeVisible()
   await page.getByRole('button', { name: 'Put back mine' }).click()
   await expect(page.getByRole('textbox', { name: 'Helpers' })).toHaveValue('4')
   await saved(page)

@@ -1,7 +1,7 @@
 import * as v from 'valibot'
 import { houseShape, type House } from '#core/house'
 import { whereAndWhat } from '#core/reasons'
-import { commandShape, land, leftBehind, same, valueAt, workshopShape, type Clash, type Command, type Workshop } from '#core/workshop'
+import { commandShape, land, brokenBetween, same, valueAt, workshopShape, type Clash, type Command, type Workshop } from '#core/workshop'
 
 /** What is wrong, where, and the way out. */
 export interface Problem {
@@ -16,12 +16,19 @@ export type Decision =
 
 const refused = (what: string, path: string, remedy: string): Decision => ({ status: 'refused', error: { what, path, remedy } })
 
-/** Decides a command on the stored document, null where there is none: the one rule of server and tests. Pure. */
-export function decide(stored: House | Workshop | null, command: Command): Decision {
+/** Decides a command on the stored document, null where there is none: the one rule of server and tests. Pure. A command that was
+ *  declined before, and told, is never taken later: whoever sends it again gets a conflict to settle. */
+export function decide(stored: House | Workshop | null, command: Command, declined = false): Decision {
+  const decision = judge(stored, command)
+  if (!declined || decision.status !== 'applied') return decision
+  return { status: 'conflict', clashes: command.changes.map((c) => ({ path: c.path, stored: valueAt(stored, c.path), yours: c.after })) }
+}
+
+function judge(stored: House | Workshop | null, command: Command): Decision {
   const { subject, changes } = command
   const { after, clashes } = land(stored, command)
-  const left = subject.kind === 'workshop' ? leftBehind(stored as Workshop | null, after as Workshop | null) : []
-  if (clashes.length + left.length > 0) return { status: 'conflict', clashes: [...clashes, ...left] }
+  const broken = subject.kind === 'workshop' ? brokenBetween(stored as Workshop | null, after as Workshop | null) : []
+  if (clashes.length + broken.length > 0) return { status: 'conflict', clashes: [...clashes, ...broken] }
   if (after === null)
     return subject.kind === 'house'
       ? refused('a house cannot be taken away', '', 'Change its fields instead.')

@@ -4,6 +4,7 @@ import {
   lenient,
   summaryOf,
   undoing,
+  valueAt,
   type Change,
   type Clash,
   type Command,
@@ -262,7 +263,9 @@ export function undoOf(s: DeskState): Deed | undefined {
   if (!last) return undefined
   const doc = last.subject.kind === 'workshop' ? seenAs<Workshop>(s, 'workshop', last.subject.id) : null
   const changes = last.subject.kind === 'workshop' ? undoing(doc, last.changes) : undoing(null, last.changes)
-  return { kind: 'undo', label: `undo: ${last.label}`, subject: last.subject, changes }
+  // It counts on what it sees now, as the deed did: who came meanwhile is not counted twice.
+  const guards = (last.guards ?? []).map((g) => ({ path: g.path, count: (valueAt(doc, g.path) as unknown[] | null)?.length ?? 0 }))
+  return { kind: 'undo', label: `undo: ${last.label}`, subject: last.subject, changes, guards }
 }
 
 export const redoOf = (s: DeskState): Deed | undefined => {

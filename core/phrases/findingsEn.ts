@@ -1,6 +1,6 @@
 import { craftFindings, craftRemedies } from './craftEn'
 import { ageName, sayList, stateWord } from './words'
-import type { PieceState } from '#core/recipe'
+import type { AgeBand, PieceState } from '#core/recipe'
 import type { Said, Values, Voice } from './phrases'
 
 type Line<T> = (v: Values, say: Voice) => T
@@ -62,7 +62,10 @@ export const findingLines: Record<string, Line<Said>> = {
     ),
   'wait-broken': (v) => said(`${v['before']} cannot wait after ${String(v['after']).toLowerCase()}`, 'The two belong in one go.'),
   'adults-short': (v) => said(`${s(v['short'], 'adult')} short`, `${v['needed']} are needed. Whoever is at a blade does nothing else.`),
-  'too-young': (v) => said(`Under 8 at the ${v['hazard']}`, `${v['stage']} is not for the youngest, not even with an adult.`),
+  'too-young': (v) => {
+    const ages = sayList(String(v['ages']).split(',').map((a) => ageName(a as AgeBand)))
+    return said(`${ages} at the ${v['hazard']}`, `${v['stage']} is not for them, not even with an adult beside.`)
+  },
   'shelf-short': (v) => said(`The shelf is ${s(v['short'], 'place')} short`, `${v['places']} pieces, ${v['capacity']} places.`),
   'whole-pack': (v, say) =>
     said(`A whole ${v['noun']} for ${say.volume(Number(v['ml']))}`, `${v['what']}: a ${v['noun']} holds ${say.volume(Number(v['size']))}.`),

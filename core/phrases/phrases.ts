@@ -2,7 +2,7 @@ import { clockOf, sizeUnit, type House } from '#core/house'
 import type { Decision, Difference, Finding, Plan, Remedy } from '#core/plan'
 import type { Because, Input } from '#core/reasons'
 import type { Errand } from '#core/errands'
-import { sayDayClock, type Zoned } from '#core/time'
+import { inZone, sayDayClock, type Zoned } from '#core/time'
 import { showLength, showMoney, showVolume } from '#core/units'
 import { becauseRules, inputNames } from './becauseEn'
 import { conditionLines } from './craftEn'
@@ -54,7 +54,8 @@ function sayCondition(r: Pick<Remedy, 'code' | 'values'>, voice: Voice): string 
 
 function voiceOf(house: House, now: Zoned): Voice {
   return {
-    at: (instant) => sayDayClock(String(instant), clockOf(house), now),
+    // Whatever zone an instant was written in, people read it by the clock of their house.
+    at: (instant) => sayDayClock(inZone(String(instant), house.timeZone), clockOf(house), now),
     length: (mm) => showLength(Number(mm), sizeUnit(house)),
     volume: (ml) => showVolume(ml, house.units),
     money: (minor) => showMoney(minor, house.currency),

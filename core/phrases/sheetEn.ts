@@ -4,7 +4,7 @@ import type { Mark } from '#core/reasons'
 import { blankMaterial, pieceKind, type PieceState } from '#core/recipe'
 import type { TakeHomeSheet } from '#core/takehome'
 import { readInstant, sayClock, sayDay, type Zoned } from '#core/time'
-import { seatNumber, type Workshop } from '#core/workshop'
+import type { Workshop } from '#core/workshop'
 import { sayMinutes } from './phrases'
 import { stateWord } from './words'
 
@@ -32,15 +32,8 @@ export interface SheetText {
   ask: string
 }
 
-/** "B3": table and place of a seat, tables filled in order. */
-export function seatOf(plan: Plan, index: number): string {
-  let left = index
-  for (const [table, size] of plan.seating.entries()) {
-    if (left < size) return seatNumber(table, left)
-    left -= size
-  }
-  return `${index + 1}`
-}
+/** "B3": the seat of the person whose sheet stands at an index. */
+export const seatOf = (plan: Plan, index: number): string => plan.seats[plan.takeHome[index]?.participant ?? ''] ?? `${index + 1}`
 
 /** What a sheet says, for this house and in so many words. Pure; instants are said in the house's zone. */
 export function sheetText(sheet: TakeHomeSheet, plan: Plan, workshop: Workshop, house: House, wording: Wording): SheetText {

@@ -27,9 +27,10 @@ export const pictureOf = (workshop: Pick<Workshop, 'pictures'>, participant: str
 /** What a picture without an owner is called. */
 const houseOwner = 'A house picture'
 
-export const ownerName = (people: readonly Participant[], picture: Pick<Picture, 'participant'>): string => {
+/** Whose a picture is: a name, or the seat as the plan calls it. */
+export const ownerName = (people: readonly Participant[], picture: Pick<Picture, 'participant'>, seats: Readonly<Record<string, string>>): string => {
   const owner = people.find((p) => p.id === picture.participant)
-  return owner ? (owner.name ?? `Seat ${owner.seat}`) : houseOwner
+  return owner ? (owner.name ?? `Seat ${seats[owner.id] ?? owner.seat}`) : houseOwner
 }
 
 /** What taking a picture out of its workshop changes, the erasure noted. */

@@ -233,11 +233,12 @@ describe('whose a picture is', () => {
     expect([files.length, unclear]).toEqual([6, ['Max', 'Nobody here']])
   })
   it('is called by name, seat, or the house', () => {
+    const seats = { p5: 'B1' }
     expect([
-      ownerName(people, { participant: 'p1' }),
-      ownerName(people, { participant: 'p5' }),
-      ownerName(people, { participant: null }),
-    ]).toEqual(['Juno', 'Seat 5', 'A house picture'])
+      ownerName(people, { participant: 'p1' }, seats),
+      ownerName(people, { participant: 'p5' }, seats),
+      ownerName(people, { participant: null }, seats),
+    ]).toEqual(['Juno', 'Seat B1', 'A house picture'])
   })
   it('the newest of a person counts', () => {
     const pictures = [picture({ id: 'old', participant: 'p1' }), picture({ id: 'new', participant: 'p1' })]

@@ -3,7 +3,7 @@ import { paperOf, papers, type Paper, type PaperId } from '#core/house'
 import { gridOnSheet } from '#core/sheets'
 import { pictureLooks } from './pictures'
 import { isRefusal } from '#core/reasons'
-import { blankMaterial, latestRecipe, mayTouch, pieceKinds, takesMaterial, type PieceKind, type Recipe } from '#core/recipe'
+import { ageBands, blankMaterial, latestRecipe, mayTouch, pieceKinds, takesMaterial, type AgeBand, type Hazard, type PieceKind, type Recipe } from '#core/recipe'
 import { enumerateSplits, intendedSplit, type Judged, type Turns } from '#core/sessions'
 import { minutesBetween } from '#core/time'
 import { moveSession, type Change } from '#core/workshop'
@@ -341,6 +341,10 @@ const doAhead = (s: Situation, stage: string): Remedy =>
   })
 const name = (s: Situation, id: string) => s.resolved.stages.find((x) => x.id === id)?.name ?? id
 
+/** The ages in a group that must not touch a hazard, youngest first. */
+const barred = (hazard: Hazard, byAge: readonly { age: AgeBand }[]): AgeBand[] =>
+  ageBands.filter((a) => mayTouch[hazard][a] === 'no' && byAge.some((b) => b.age === a))
+
 const adults: Find = (s, plan) => {
   const found: Finding[] = []
   const short = plan.adults.needed - plan.adults.coming
@@ -357,7 +361,7 @@ const adults: Find = (s, plan) => {
   for (const h of small) {
     const ahead = s.resolved.stages.find((x) => x.id === h.stage)?.mayBe.includes('ahead')
     found.push({
-      ...finding('too-young', 'look', 'group', { hazard: h.hazard, stage: name(s, h.stage) }, ahead ? [doAhead(s, h.stage)] : []),
+      ...finding('too-young', 'look', 'group', { hazard: h.hazard, stage: name(s, h.stage), ages: barred(h.hazard, plan.adults.byAge).join() }, ahead ? [doAhead(s, h.stage)] : []),
       mark: 'E',
     })
   }

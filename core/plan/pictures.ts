@@ -47,7 +47,7 @@ function missingOnes(s: Situation): Finding[] {
   if (missing.length === 0 || begun || printed) return []
   const soon = first !== undefined && minutesBetween(s.now, first.from) < soonMin
   const some = missing.length < people.length
-  const names = missing.slice(0, 4).map((p) => p.name ?? `seat ${p.seat}`)
+  const names = missing.slice(0, 4).map((p) => p.name ?? `seat ${s.seats[p.id]}`)
   const house = (s.workshop.pictures ?? []).some((p) => p.participant === null)
   const standIn =
     house && !s.workshop.choices.standIn
@@ -72,7 +72,7 @@ function judged(s: Situation, plan: Plan): Finding[] {
   return pictureFindings(s.workshop.pictures ?? [], pictureContext(s, plan))
     .filter((x) => x.finding.level === 'stop' || x.finding.level === 'look')
     .map(({ finding: f, pictures, each }) => {
-      const names = pictures.map((p) => ownerName(people, p))
+      const names = pictures.map((p) => ownerName(people, p, s.seats))
       const worst = Math.min(...each.map((x) => Number(x.values['percent'] ?? 100)))
       const level = f.level === 'stop' ? ('stop' as const) : ('look' as const)
       return {

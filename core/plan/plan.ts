@@ -34,6 +34,7 @@ export function planWorkshop(input: PlanInput): Plan {
     recipe: { id: s.recipe.id, version: s.recipe.version, name: s.recipe.name, words: s.recipe.words },
     people: s.people,
     seating: s.seating,
+    seats: s.seats,
     pieceName: s.pieceName,
     chosen: s.resolved.chosen,
     stages: s.resolved.stages,

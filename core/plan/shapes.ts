@@ -106,6 +106,8 @@ export interface Plan {
   recipe: { id: string; version: number; name: string; words: Recipe['words'] }
   people: number
   seating: Seating
+  /** What each person's seat is called, "B3", by participant: everywhere the same. */
+  seats: Readonly<Record<string, string>>
   pieceName: string
   chosen: Chosen[]
   stages: Stage[]

@@ -22,7 +22,7 @@ import {
 import { extraMinutes, placeSessions, turnsOf, type PlacedSession, type Setting, type Turns } from '#core/sessions'
 import type { Hours, Zoned } from '#core/time'
 import { showLength } from '#core/units'
-import { allowed, type Allow, type Design, type Workshop } from '#core/workshop'
+import { seatNames, allowed, type Allow, type Design, type Workshop } from '#core/workshop'
 import type { PlanInput } from './shapes'
 
 /** What every section of the plan looks at, worked out once. */
@@ -38,6 +38,7 @@ export interface Situation {
   resolved: ResolvedRecipe
   people: number
   seating: Seating
+  seats: Readonly<Record<string, string>>
   sessions: PlacedSession[]
   pieceName: string
   /** The picture's own size, from what was measured. */
@@ -67,6 +68,7 @@ export function situate({ workshop, house, recipes = recipesOf(house), evidence 
   const found = recipeById(design.recipe.id, design.recipe.version, recipes)
   const recipe = found ?? latestRecipe(design.recipe.id, recipes) ?? recipes[0]!
   const people = workshop.group.participants.length
+  const seating = seatTables(people, workshop.group.tables)
   const unit = sizeUnit(house)
   const ages = ageBands
     .map((age) => ({ age, people: workshop.group.participants.filter((p) => p.age === age).length }))
@@ -88,7 +90,8 @@ export function situate({ workshop, house, recipes = recipesOf(house), evidence 
     recipeMissing: found === undefined,
     resolved,
     people,
-    seating: seatTables(people, workshop.group.tables),
+    seating,
+    seats: seatNames(workshop.group.participants, seating),
     sessions,
     outline: outlineOf(kind, design.outline),
     picture: pictureSize(kind, { widthMm: design.width.mm, heightMm: design.height.mm }),

@@ -2,7 +2,7 @@ import type { Plan } from '#core/plan'
 import { pictureOf } from '#core/pictures'
 import { tileOverlapMm, tilesOf } from '#core/sheets'
 import type { Size } from '#core/units'
-import { seatNumber, type Picture, type Workshop } from '#core/workshop'
+import { seated, type Picture, type Workshop } from '#core/workshop'
 
 /** One print: whose, of which picture, what for, how large (its border to hold included), in mm. */
 export interface Print {
@@ -23,8 +23,7 @@ export interface Print {
 /** Everything that is printed for a workshop, in the order in which it is cut and handed out: samples first, then people table
  *  by table, those whose picture is not in yet, copies that are kept for patching, spares last. */
 export function printsOf(plan: Plan, workshop: Workshop, printable: Size): Print[] {
-  const seats = seatLabels(plan)
-  const people = workshop.group.participants
+  const people = seated(workshop.group.participants)
   const design = workshop.designs[0]!
   const ours = (workshop.pictures ?? []).filter((p) => p.participant === null)
   const turn = (n: number) => (ours.length ? ours[n % ours.length]! : null)
@@ -39,7 +38,7 @@ export function printsOf(plan: Plan, workshop: Workshop, printable: Size): Print
   )
   const own = people.map((p, i) => {
     const picture = pictureOf(workshop, p.id) ?? (standIn ? turn(i) : null)
-    const seat = seats[i] ?? String(p.seat)
+    const seat = plan.seats[p.id]!
     return { ...of(p.id, picture, p.id, 'piece', p.name ?? seat), seat }
   })
   const copies = own.flatMap((p) =>
@@ -62,10 +61,6 @@ export function printsOf(plan: Plan, workshop: Workshop, printable: Size): Print
     ...all.filter((p) => p.purpose === 'spare'),
   ]
   return workshop.choices.tile ? order.flatMap((p) => tiled(p, printable)) : order
-}
-
-function seatLabels(plan: Plan): string[] {
-  return plan.seating.flatMap((count, table) => Array.from({ length: count }, (_, place) => seatNumber(table, place)))
 }
 
 /** The border to hold round a print's picture, in mm at each side. Tiles have none: their overlaps are held. */

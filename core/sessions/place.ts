@@ -1,4 +1,4 @@
-import { addDays, minutesBetween, openSpans, placeLocal, type Hours, type Zoned } from '#core/time'
+import { addDays, minutesBetween, openSpans, placeLocal, type Hours, type Placed, type Zoned } from '#core/time'
 import type { Session } from '#core/workshop'
 
 export type SessionProblem =
@@ -23,24 +23,34 @@ export interface PlacedSession {
 export function placeSessions(sessions: readonly Session[], hours: Hours, now: Zoned): PlacedSession[] {
   const placed = sessions.map((s) => place(s, hours, now)).sort((a, b) => minutesBetween(b.from, a.from) || (a.id < b.id ? -1 : 1))
   return placed.map((p, i) => {
-    const before = placed[i - 1]
-    const overlaps = before !== undefined && minutesBetween(before.to, p.from) < 0
+    // Any earlier one: a long class may still go on when a short one in between is over.
+    const overlaps = placed.slice(0, i).some((before) => minutesBetween(before.to, p.from) < 0)
     return { ...p, number: i + 1, problems: overlaps ? [...p.problems, 'overlaps' as const] : p.problems }
   })
 }
 
 function place(s: Session, hours: Hours, now: Zoned): PlacedSession {
   const start = placeLocal({ date: s.date, time: s.start }, hours.timeZone, s.later)
-  const overMidnight = s.end < s.start
-  const end = placeLocal({ date: overMidnight ? addDays(s.date, 1) : s.date, time: s.end }, hours.timeZone, s.later)
+  const { end, overMidnight } = endOf(s, start.at, hours.timeZone)
   const minutes = Math.max(0, minutesBetween(start.at, end.at))
   const problems: SessionProblem[] = []
   if (minutes === 0) problems.push('no-length')
   if (overMidnight) problems.push('over-midnight')
-  if (start.odd) problems.push(`${start.odd}-hour`)
+  const odd = start.odd ? start : end.odd === 'doubled' ? end : undefined
+  if (odd?.odd) problems.push(`${odd.odd}-hour`)
   if (minutesBetween(now, end.at) < 0) problems.push('past')
   const span = openSpans(start.at, start.at, hours)[0]
   if (!span) problems.push('closed-day')
   else if (!overMidnight && (minutesBetween(span.from, start.at) < 0 || minutesBetween(end.at, span.to) < 0)) problems.push('outside-hours')
-  return { id: s.id, number: 0, from: start.at, to: end.at, minutes, room: s.room, problems, ...(start.other && { other: start.other }) }
+  return { id: s.id, number: 0, from: start.at, to: end.at, minutes, room: s.room, problems, ...(odd?.other && { other: odd.other }) }
+}
+
+/** When a class ends: on its day, or the next one's where its end is before its start; in an hour that comes twice, the first time
+ *  that is after the start, or the second where that is meant. */
+function endOf(s: Session, start: Zoned, zone: string): { end: Placed; overMidnight: boolean } {
+  const sameDay = placeLocal({ date: s.date, time: s.end }, zone, s.later)
+  if (s.end >= s.start) return { end: sameDay, overMidnight: false }
+  const second = placeLocal({ date: s.date, time: s.end }, zone, true)
+  if (second.odd === 'doubled' && minutesBetween(start, second.at) > 0) return { end: second, overMidnight: false }
+  return { end: placeLocal({ date: addDays(s.date, 1), time: s.end }, zone, s.later), overMidnight: true }
 }

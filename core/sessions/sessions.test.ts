@@ -57,6 +57,19 @@ describe('placing sessions', () => {
     expect(first!.problems).toContain('doubled-hour')
     expect(minutesBetween(first!.from, second!.from)).toBe(60)
   })
+  it('an end in the doubled hour is asked about too, and comes after the start', () => {
+    const [first] = place(session('2026-10-25', '01:00', '02:30'))
+    const [second] = place(session('2026-10-25', '01:00', '02:30', { later: true }))
+    expect([first!.problems.includes('doubled-hour'), first!.minutes, second!.minutes]).toEqual([true, 90, 150])
+    expect(first!.other).toBe(second!.to)
+    // 2:45 the first time to 2:15 the second is half an hour, not the next day
+    const [short] = place(session('2026-10-25', '02:45', '02:15'))
+    expect([short!.minutes, short!.problems.includes('over-midnight')]).toEqual([30, false])
+  })
+  it('meets any earlier class that still goes on, not only the one before', () => {
+    const all = place(session('2026-05-19', '10:00', '16:00'), session('2026-05-19', '10:30', '11:00'), session('2026-05-19', '13:00', '14:00'))
+    expect(all.map((s) => s.problems.includes('overlaps'))).toEqual([false, true, true])
+  })
 })
 
 describe('splits', () => {

@@ -5,6 +5,10 @@ export type Currency = (typeof currencies)[number]
 const signs: Partial<Record<Currency, string>> = { USD: '$', CAD: '$', AUD: '$', NZD: '$', EUR: '€', GBP: '£', JPY: '¥' }
 const minorDigits = (currency: Currency) => (currency === 'JPY' ? 0 : 2)
 
+/** Minor units as a bare amount with the digits of its currency: 351 USD is "3.51", 351 JPY "351". */
+export const moneyAmount = (minor: number, currency: Currency): string =>
+  new Decimal(minor).div(10 ** minorDigits(currency)).toFixed(minorDigits(currency))
+
 /** Minor units as money: 351 USD is "$3.51". */
 export function showMoney(minor: number, currency: Currency): string {
   const digits = minorDigits(currency)

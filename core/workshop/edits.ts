@@ -1,6 +1,18 @@
 import { ageBands, type AgeBand } from '#core/recipe'
-import { applyChanges, inverse, same, valueAt, withPlaces, type Change, type Clash, type Command, type Guard, type Intent } from './command'
-import type { Participant, Workshop } from './workshop'
+import {
+  applyChanges,
+  inverse,
+  same,
+  valueAt,
+  withPlaces,
+  type Change,
+  type Clash,
+  type Command,
+  type Guard,
+  type Intent,
+  type Json,
+} from './command'
+import { seatNumber, type Participant, type Workshop } from './workshop'
 
 /** What an edit would do, or the question it has to ask first. */
 export type Edit =
@@ -19,6 +31,12 @@ export function freeSeats(people: readonly Pick<Participant, 'seat'>[], n: numbe
 export const seated = <P extends Pick<Participant, 'seat' | 'id'>>(people: readonly P[]): P[] =>
   [...people].sort((a, b) => a.seat - b.seat || (a.id < b.id ? -1 : 1))
 
+/** What people's seats are called, "B3", by participant: tables of so many are filled in the order of the seats. */
+export function seatNames(people: readonly Pick<Participant, 'seat' | 'id'>[], seating: readonly number[]): Record<string, string> {
+  const names = seating.flatMap((size, table) => Array.from({ length: size }, (_, place) => seatNumber(table, place)))
+  return Object.fromEntries(seated(people).map((p, i) => [p.id, names[i] ?? `${i + 1}`]))
+}
+
 /** Takes out what hangs on people: their pieces and pictures. */
 export function takeAlong(workshop: Pick<Workshop, 'pieces' | 'pictures'>, people: ReadonlySet<string>): Change[] {
   return [
@@ -29,12 +47,32 @@ export function takeAlong(workshop: Pick<Workshop, 'pieces' | 'pictures'>, peopl
   ]
 }
 
-/** What a change would leave without its owner: pieces and pictures of people who go, that came while nobody looked. */
-export function leftBehind(before: Workshop | null, after: Workshop | null): Clash[] {
-  if (!before || !after || before.group.participants === after.group.participants) return []
+/** What a change would break between people: pieces and pictures left without their owner because they came while nobody looked, and
+ *  a seat that two would share. What was so before is not held against it. */
+export function brokenBetween(before: Workshop | null, after: Workshop | null): Clash[] {
+  if (!before || !after) return []
+  const orphans = ownerless(before, after)
+  if (before.group.participants === after.group.participants) return orphans
   const now = new Set(after.group.participants.map((p) => p.id))
   const gone = new Set(before.group.participants.map((p) => p.id).filter((id) => !now.has(id)))
-  return takeAlong(after, gone).map((c) => ({ path: c.path, stored: c.before, yours: null }))
+  const left = gone.size ? takeAlong(after, gone).map((c) => ({ path: c.path, stored: c.before, yours: null })) : []
+  const sat = new Map(before.group.participants.map((p) => [p.id, p.seat]))
+  const settled = new Set(after.group.participants.filter((p) => sat.get(p.id) === p.seat).map((p) => p.seat))
+  const taken = new Set(settled)
+  const shared = after.group.participants.filter((p) => sat.get(p.id) !== p.seat && (taken.has(p.seat) || !taken.add(p.seat)))
+  return [...orphans, ...left, ...shared.map((p) => ({ path: `group/participants/${p.id}/seat`, stored: sat.get(p.id) ?? null, yours: p.seat }))]
+}
+
+/** Pieces and pictures that come for somebody who is not there any more. */
+function ownerless(before: Workshop, after: Workshop): Clash[] {
+  if (before.pieces === after.pieces && before.pictures === after.pictures) return []
+  const people = new Set<string | null>(after.group.participants.map((p) => p.id)).add(null)
+  return (['pieces', 'pictures'] as const).flatMap((list) => {
+    const had = new Set((before[list] ?? []).map((x) => x.id))
+    return (after[list] ?? [])
+      .filter((x) => !had.has(x.id) && !people.has(x.participant))
+      .map((x) => ({ path: `${list}/${x.id}`, stored: null, yours: x }))
+  })
 }
 
 /** The changes that take a deed back on a workshop as it is now: whoever goes takes along what has come to hang on them. */
@@ -79,13 +117,21 @@ export function again(
   if (command.intent && doc) return setHeadcount(doc as Workshop, command.intent.people, ids)
   let now = doc
   const changes = command.changes.flatMap((c) => {
-    const mine = { ...c, before: valueAt(now, c.path) }
+    const mine = { ...c, after: reseated(now, c), before: valueAt(now, c.path) }
     const after = applyChanges(now, [mine])
-    if (same(mine.before, mine.after) || !same(valueAt(after, c.path), c.after)) return []
+    if (same(mine.before, mine.after) || !same(valueAt(after, mine.path), mine.after)) return []
     now = after
     return [mine]
   })
   return { changes: withPlaces(doc, changes), guards: [] }
+}
+
+/** Somebody who comes again takes another seat where theirs is taken. */
+function reseated(doc: unknown, c: Change): Json {
+  const people = valueAt(doc, 'group/participants') as readonly Participant[] | null
+  const who = c.after as Participant | null
+  if (!people || !who || !/^group\/participants\/[^/]+$/.test(c.path)) return c.after
+  return people.some((p) => p.seat === who.seat && p.id !== who.id) ? { ...who, seat: freeSeats(people, 1)[0]! } : c.after
 }
 
 function usualAge(people: readonly Participant[]): AgeBand {

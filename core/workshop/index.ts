@@ -19,6 +19,6 @@ export {
   type Clash,
 } from './command'
 export { moveSession } from './move'
-export { again, freeSeats, leftBehind, seated, setHeadcount, takeAlong, undoing, withAges, type Edit } from './edits'
+export { again, freeSeats, brokenBetween, seated, seatNames, setHeadcount, takeAlong, undoing, withAges, type Edit } from './edits'
 export { copyOf } from './copy'
 export { arrange, nextStart, summaryOf, type Summary } from './summary'

@@ -60,7 +60,7 @@ export async function applyCommands(
   seen: ReadonlyMap<string, Held> = new Map(),
 ): Promise<Applied> {
   const keys = [...new Set(commands.map((c) => keyOf(c.subject)))]
-  const [, held, known, erased] = await all([
+  const [, held, known, declined, erased] = await all([
     lock(db, keys),
     loadHeld(db, keys, seen),
     many<Known>(
@@ -70,10 +70,11 @@ export async function applyCommands(
          from command where id = any($1::uuid[])`,
       [commands.map((c) => c.id)],
     ),
+    many<{ id: string }>(db, 'select id from command_declined where id = any($1::uuid[])', [commands.map((c) => c.id)]),
     erasedAmong(db, commands),
   ])
   await goOnFromLast(db, keys, held)
-  const work = new Work(held, known, erased, receivedAt)
+  const work = new Work(held, known, new Set(declined.map((d) => d.id)), erased, receivedAt)
   const outcomes = commands.map((c) => work.take(c))
   await work.write(db)
   return { outcomes, held: work.held }
@@ -95,7 +96,7 @@ export async function applyAtOnce(
     if (remembered.version - remembered.bodyVersion >= mostBehind) return undefined
     held.set(keyOf(c.subject), remembered)
   }
-  const work = new Work(held, [], new Set(), receivedAt)
+  const work = new Work(held, [], new Set(), new Set(), receivedAt)
   const outcomes = commands.map((c) => work.take(c))
   if (outcomes.some((o) => o.status !== 'applied')) return undefined
   return (await work.writeAtOnce(db)) ? { outcomes, held: work.held } : undefined
@@ -226,11 +227,13 @@ const gone: Problem = { what: 'this picture was erased', path: 'pictures', remed
 class Work {
   private readonly known: Map<string, Known>
   private readonly began: Map<string, Held>
+  private readonly declining: string[] = []
   private readonly rows: { command: Command; version: number; houseId: string; changes: Change[]; names: NamePlace[] }[] = []
 
   constructor(
     readonly held: Map<string, Held>,
     known: Known[],
+    private readonly declined: Set<string>,
     private readonly erased: ReadonlySet<string>,
     private readonly receivedAt: string,
   ) {
@@ -249,7 +252,8 @@ class Work {
     const command = this.withoutErased(asked)
     if (!command) return { id: asked.id, status: 'refused', error: gone }
     const doc = this.held.get(key)!
-    const decision = decide(doc.body, command)
+    const decision = decide(doc.body, command, this.declined.has(command.id))
+    if (decision.status !== 'applied') this.declining.push(command.id)
     if (decision.status === 'conflict') return { id: command.id, status: 'conflict', version: doc.version, clashes: decision.clashes }
     if (decision.status === 'refused') return { id: command.id, ...decision }
     const version = doc.version + 1
@@ -272,6 +276,12 @@ class Work {
   }
 
   async write(db: Db): Promise<void> {
+    const declined = this.declining.filter((id) => !this.declined.has(id))
+    if (declined.length > 0)
+      await run(db, 'insert into command_declined (id, at) select x, $2 from unnest($1::uuid[]) x on conflict do nothing', [
+        declined,
+        this.receivedAt.replace(/\[.*/, ''),
+      ])
     if (this.rows.length === 0) return
     const changed = [...this.held].filter(([key, h]) => h !== this.began.get(key)).map(([, h]) => h)
     const workshops = changed.flatMap((h) => (h.kind === 'workshop' && h.body ? [h as Held & { body: Workshop }] : []))

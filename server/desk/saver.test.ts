@@ -48,10 +48,18 @@ describe('one bad command', () => {
       'houseId',
     ],
     ['with a field nobody knows', (c) => ({ ...c, changes: [{ path: 'shoes', before: null, after: 'red' }] }), 'shoes'],
-    ['that takes a house away', (c) => ({ ...c, subject: { kind: 'house', id: 'tidewater' }, changes: [{ path: '', before: houses.tidewater, after: null }] }), ''],
+    [
+      'that takes a house away',
+      (c) => ({ ...c, subject: { kind: 'house', id: 'tidewater' }, changes: [{ path: '', before: houses.tidewater, after: null }] }),
+      '',
+    ],
     [
       'that makes a workshop under a house’s name',
-      (c) => ({ ...c, subject: { kind: 'house', id: 'fresh' }, changes: [{ path: '', before: null, after: newWorkshop({ id: 'fresh', design: 'd', participants: [] }, 'saltbox', 'N', fixed) }] }),
+      (c) => ({
+        ...c,
+        subject: { kind: 'house', id: 'fresh' },
+        changes: [{ path: '', before: null, after: newWorkshop({ id: 'fresh', design: 'd', participants: [] }, 'saltbox', 'N', fixed) }],
+      }),
       '',
     ],
   ]
@@ -60,9 +68,17 @@ describe('one bad command', () => {
     houses['tidewater'] = (await server.api.get('/api/houses/tidewater')).body.body
   })
   test.each(bad)('%s is refused by name, and the others of its lot go on', async (_name, spoil, path) => {
-    const { status, body } = await post([await good(), spoil(command(id, [{ path: 'title', before: 'x', after: 'y' }])), command(id, [{ path: 'group/tables', before: null, after: 5 }])])
+    const { status, body } = await post([
+      await good(),
+      spoil(command(id, [{ path: 'title', before: 'x', after: 'y' }])),
+      command(id, [{ path: 'group/tables', before: null, after: 5 }]),
+    ])
     expect(status).toBe(200)
-    expect(body.outcomes.map((o: { status: string }) => o.status)).toEqual(['applied', 'refused', expect.stringMatching(/applied|conflict/)])
+    expect(body.outcomes.map((o: { status: string }) => o.status)).toEqual([
+      'applied',
+      'refused',
+      expect.stringMatching(/applied|conflict/),
+    ])
     expect(body.outcomes[1].error.path).toContain(path)
     expect(body.outcomes[1].error.what).not.toBe('')
     expect(body.outcomes[1].error.remedy).not.toBe('')
@@ -100,10 +116,21 @@ describe('an id', () => {
   })
 })
 
+it('a command that was declined is never taken later, however often the network repeats it', async () => {
+  const now = (await stored()).body.title
+  const mine = command(id, [{ path: 'title', before: 'Was never so', after: 'Mine' }])
+  expect((await send(mine))[0]).toMatchObject({ status: 'conflict', clashes: [{ stored: now, yours: 'Mine' }] })
+  await send(command(id, [{ path: 'title', before: now, after: 'Was never so' }]))
+  expect((await send(mine))[0]).toMatchObject({ status: 'conflict', clashes: [{ path: 'title', stored: 'Was never so', yours: 'Mine' }] })
+  expect((await stored()).body.title).toBe('Was never so')
+})
+
 describe('what is gone', () => {
   it('takes no change below it: a name for a removed seat is a conflict', async () => {
     const last = (await stored()).body.group.participants.at(-1)!
-    const [went] = await send(command(id, [{ path: `group/participants/${last.id}`, before: last, after: null }, ...takenAlong(await stored(), last.id)]))
+    const [went] = await send(
+      command(id, [{ path: `group/participants/${last.id}`, before: last, after: null }, ...takenAlong(await stored(), last.id)]),
+    )
     expect(went.status).toBe('applied')
     const [late] = await send(command(id, [{ path: `group/participants/${last.id}/name`, before: null, after: 'Late' }]))
     expect(late).toMatchObject({ status: 'conflict', clashes: [{ stored: null, yours: 'Late' }] })

@@ -12,10 +12,13 @@ const zoned = (at: Zoned) => {
   return DateTime.fromMillis(z.epochMilliseconds, { zone: z.timeZoneId })
 }
 
+/** A text in one line, without what a calendar would read as its own: line breaks and control characters. */
+const oneLine = (text: string): string => text.replace(/[\p{Cc}\u2028\u2029]+/gu, ' ')
+
 /** Sessions as events and open errands as short events before them, with the VTIMEZONE of the house. */
 export function calendarOf(workshop: Workshop, house: House, plan: Plan): string {
   const calendar = ical({
-    name: workshop.title,
+    name: oneLine(workshop.title),
     method: ICalCalendarMethod.PUBLISH,
     prodId: { company: 'Imprenta', product: 'Imprenta', language: 'EN' },
   })
@@ -24,13 +27,13 @@ export function calendarOf(workshop: Workshop, house: House, plan: Plan): string
   for (const s of plan.sessions) {
     const stages = plan.split.loads.find((l) => l.sessionId === s.id)?.stages.map((x) => x.name) ?? []
     calendar.createEvent({
-      id: `${s.id}@imprenta`,
+      id: `${workshop.id}-${s.id}@imprenta`,
       start: zoned(s.from),
       end: zoned(s.to),
       timezone: house.timeZone,
       stamp: zoned(plan.now),
-      summary: icsSummary(workshop.title, s.number, plan.sessions.length),
-      location: [s.room, house.name].filter(Boolean).join(', '),
+      summary: icsSummary(oneLine(workshop.title), s.number, plan.sessions.length),
+      location: [s.room, house.name].filter(Boolean).map(oneLine).join(', '),
       description: stages.join('\n'),
     })
   }
@@ -42,7 +45,7 @@ export function calendarOf(workshop: Workshop, house: House, plan: Plan): string
       end: zoned(e.by),
       timezone: house.timeZone,
       stamp: zoned(plan.now),
-      summary: `${title} (${workshop.title})`,
+      summary: `${title} (${oneLine(workshop.title)})`,
       description: body,
     })
   }

@@ -3,6 +3,7 @@ import type { House } from '#core/house'
 import { isRefusal } from '#core/reasons'
 import type { Plan } from '#core/plan'
 import { rosterRows, safeCell } from '#core/roster'
+import { moneyAmount } from '#core/units'
 import type { Workshop } from '#core/workshop'
 
 const csv = (rows: (string | number)[][]) =>
@@ -26,7 +27,7 @@ export function kitCsv(plan: Plan, house: House): string {
     isRefusal(l.toGet.purchase)
       ? l.toGet.purchase.refused.why
       : l.toGet.packs.map((p) => `${p.count} x ${p.noun} of ${p.size}`).join(' + '),
-    (l.boughtMinor / 100).toFixed(2),
+    moneyAmount(l.boughtMinor, house.currency),
     house.currency,
     l.because.mark,
   ])

@@ -48,13 +48,17 @@ describe('erasing names', () => {
   const marker = 'Zephyrine'
   it('leaves a planted name nowhere: tables, history, file names, jobs and their PDFs', async () => {
     const person = (await workshop()).group.participants[0]!
-    expect(await change({ path: `group/participants/${person.id}/name`, before: person.name, after: marker })).toMatchObject({ status: 'applied' })
+    expect(await change({ path: `group/participants/${person.id}/name`, before: person.name, after: marker })).toMatchObject({
+      status: 'applied',
+    })
     // In history in every shape: typed, with its person, in the whole workshop that goes and comes back.
     const late = { id: 'late-one', seat: 40, name: `${marker} Two`, age: 'adult', misses: [] }
     await change({ path: 'group/participants/late-one', before: null, after: late })
     await change({ path: 'group/participants/late-one', before: late, after: null })
     const whole = await workshop()
-    const bytes = await sharp({ create: { width: 60, height: 40, channels: 3, background: '#888' } }).jpeg().toBuffer()
+    const bytes = await sharp({ create: { width: 60, height: 40, channels: 3, background: '#888' } })
+      .jpeg()
+      .toBuffer()
     await server.api.post(`/api/workshops/${id}/pictures/planted`).attach('file', bytes, `${marker} on the pier.jpg`)
     const { body } = await print([], 0)
     expect(body.error.path).toBe('sheets')
@@ -100,7 +104,9 @@ describe('erasing names', () => {
 
 describe('erasing a picture', () => {
   const plant = async (picture: string) => {
-    const bytes = await sharp({ create: { width: 90, height: 60, channels: 3, background: '#678' } }).jpeg().toBuffer()
+    const bytes = await sharp({ create: { width: 90, height: 60, channels: 3, background: '#678' } })
+      .jpeg()
+      .toBuffer()
     await server.api.post(`/api/workshops/${id}/pictures/${picture}`).attach('file', bytes, 'x.jpg')
     const after = { id: picture, participant: null, width: 90, height: 60, permitted: true, deleteOn: null }
     expect(await change({ path: `pictures/${picture}`, before: null, after })).toMatchObject({ status: 'applied' })
@@ -198,7 +204,9 @@ describe('the sweep', () => {
     expect((await loadWorkshop(server.pool, 'kelp-coasters'))!.body.pictures ?? []).toEqual([])
   })
   it('follows the classes: a later last class keeps a picture longer, without one it is kept sixty days', async () => {
-    const bytes = await sharp({ create: { width: 90, height: 60, channels: 3, background: '#678' } }).jpeg().toBuffer()
+    const bytes = await sharp({ create: { width: 90, height: 60, channels: 3, background: '#678' } })
+      .jpeg()
+      .toBuffer()
     const w = (await loadWorkshop(server.pool, 'kelp-coasters'))!.body
     await server.api.post(`/api/workshops/${w.id}/pictures/follows`).attach('file', bytes, 'x.jpg')
     const after = { id: 'follows', participant: null, width: 90, height: 60, permitted: true, deleteOn: null, addedOn: '2026-05-15' }

@@ -10,6 +10,12 @@ alter table workshop add constraint workshop_body_version check (body_version > 
 -- something of this command was erased: what is left cannot be held against a repeated one
 alter table command add column wiped boolean not null default false;
 
+-- commands that were not taken, and told: sent again by a network they are not taken later. Nothing of what they said is kept
+create table command_declined (
+  id uuid primary key,
+  at timestamptz not null
+);
+
 -- pictures that were erased do not come back, whatever old change names them
 create table picture_erased (
   picture_id text primary key check (picture_id ~ '^[a-z0-9-]{1,64}$'),

@@ -24,9 +24,11 @@ export function useFinder(bench: Bench) {
       >[0]
       try {
         const found = await remote.findMethods({ ...plain, recipes: recipesOf(plain.house) })
-        if (mine === asked) rows.value = found
+        if (mine !== asked) return
+        rows.value = found
+        problem.value = ''
       } catch (e) {
-        problem.value = e instanceof Error ? e.message : String(e)
+        if (mine === asked) problem.value = e instanceof Error ? e.message : String(e)
       }
     },
     { immediate: true },

@@ -2,12 +2,13 @@
 import { computed, onBeforeUnmount, onMounted, ref } from 'vue'
 import { fileKey, ownerName, ownersNamed, type RosterOwners } from '#core/pictures'
 import type { RosterPreview } from '#core/roster'
+import type { Plan } from '#core/plan'
 import type { Workshop } from '#core/workshop'
 import { api, Refused } from '../app/api'
 import { useUploads } from './uploads'
 
 /** Brings pictures in: dropped (files or a folder), pasted or chosen; each with its progress, to be stopped or tried again. */
-const props = defineProps<{ workshop: Workshop }>()
+const props = defineProps<{ workshop: Workshop; seats: Plan['seats'] }>()
 const uploads = useUploads()
 const mine = computed(() => uploads.of(props.workshop.id))
 const doubles = computed(() => uploads.doubles.filter((d) => d.workshop === props.workshop.id))
@@ -91,7 +92,7 @@ onMounted(() => {
 onBeforeUnmount(() => window.removeEventListener('paste', pasted))
 const who = (id: string) => {
   const participant = props.workshop.pictures?.find((p) => p.id === id)?.participant ?? null
-  return participant ? `${ownerName(props.workshop.group.participants, { participant })}’s` : 'a house picture'
+  return participant ? `${ownerName(props.workshop.group.participants, { participant }, props.seats)}’s` : 'a house picture'
 }
 const failed = computed(() => mine.value.filter((u) => u.state === 'failed').length)
 const done = computed(() => mine.value.reduce((sum, u) => sum + u.sent, 0))

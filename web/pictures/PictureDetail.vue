@@ -27,7 +27,7 @@ const plan = computed((): Plan => props.bench.plan.value!)
 const say = computed(() => props.bench.say.value!)
 const design = computed(() => w.value.designs[0]!)
 const people = computed(() => w.value.group.participants)
-const name = computed(() => (props.picture.participant ? `${ownerName(people.value, props.picture)}’s picture` : 'A house picture'))
+const name = computed(() => (props.picture.participant ? `${ownerName(people.value, props.picture, plan.value.seats)}’s picture` : 'A house picture'))
 const edit = computed((): PictureEdit => props.picture.edit ?? asItIs)
 /** Lettering that nobody has confirmed has its own lines, with its answers. */
 const findings = computed(() => judgePicture(props.picture, props.context).filter((f) => f.code !== 'lettering-perhaps'))
@@ -172,7 +172,7 @@ function give(to: string) {
           >{{
             f.code === 'mirrored'
               ? 'mirrored: lettering will read right'
-              : say.finding({ code: `picture-${f.code}`, values: { ...f.values, names: ownerName(people, picture), count: 1 } }).title
+              : say.finding({ code: `picture-${f.code}`, values: { ...f.values, names: ownerName(people, picture, plan.seats), count: 1 } }).title
           }}
           <SourceMark :mark="f.mark" /></span
         ><v-btn v-if="f.level === 'look' && f.code !== 'not-permitted'" :aria-label="`Accept: ${pictureWord(f)}`" @click="accept(f.code)"
@@ -241,7 +241,7 @@ function give(to: string) {
         ><span class="label">Whose</span
         ><select class="field" :value="picture.participant ?? ''" @change="give(($event.target as HTMLSelectElement).value)">
           <option value="">the house’s</option>
-          <option v-for="p in people" :key="p.id" :value="p.id">{{ p.name ?? `Seat ${p.seat}` }}</option>
+          <option v-for="p in people" :key="p.id" :value="p.id">{{ p.name ?? `Seat ${plan.seats[p.id]}` }}</option>
         </select></label
       >
       <v-checkbox

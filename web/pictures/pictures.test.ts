@@ -23,7 +23,7 @@ const contextOf = (workshop: Workshop) => {
 
 describe('the contact sheet', () => {
   const sheet = (workshop = demo) =>
-    mountIn(ContactSheet, { workshop, context: contextOf(workshop), surface: '#E9D7B4', chosen: demo.pictures![0]!.id, names: {} })
+    mountIn(ContactSheet, { workshop, context: contextOf(workshop), surface: '#E9D7B4', chosen: demo.pictures![0]!.id, names: {}, seats: {} })
   const names = (page: ReturnType<typeof sheet>) => page.findAll('button').map((b) => b.attributes('aria-label'))
 
   it('has a tile for each person, with at most one finding, and says who is missing', () => {
@@ -174,7 +174,7 @@ describe('a roster dropped with pictures', () => {
   const file = (name: string, text = 'x') => Object.assign(new File([text], name), { text: async () => text })
   const drop = async (...files: File[]) => {
     added = [[], undefined]
-    const page = mountIn(AddPictures, { workshop: demo })
+    const page = mountIn(AddPictures, { workshop: demo, seats: {} })
     const event = Object.assign(new Event('drop', { cancelable: true }), { dataTransfer: { items: [], files } })
     page.find('.drop').element.dispatchEvent(event)
     await vi.waitFor(() => expect(page.find('[role=status]').exists() || added[0].length > 0).toBe(true))

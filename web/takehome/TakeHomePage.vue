@@ -4,7 +4,7 @@ import { useRoute } from 'vue-router'
 import { homeGroups } from '#core/takehome'
 import { homeGroupName, seatOf, sheetText, stateWord, type Wording } from '#core/phrases'
 import type { PieceState } from '#core/recipe'
-import { clockOf as clockText, dateOf, isClock, isDate, placeLocal } from '#core/time'
+import { clockOf as clockText, dateOf, inZone, isClock, isDate, placeLocal } from '#core/time'
 import LostPage from '../app/LostPage.vue'
 import { useBench } from '../bench/useBench'
 import PieceToken from '../ui/PieceToken.vue'
@@ -49,7 +49,10 @@ function setPiece(state: PieceState, laidAt: string | null, asIs = true) {
     { path: `pieces/${piece.id}`, before: stored.value ?? null, after },
   ])
 }
-const laid = computed(() => stored.value?.laidAt ?? sheet.value?.ready?.laidAt)
+const laid = computed(() => {
+  const at = stored.value?.laidAt ?? sheet.value?.ready?.laidAt
+  return at && house.value ? inZone(at, house.value.timeZone) : at
+})
 const canLay = computed(() => !!plan.value?.split.cure || !!sheet.value?.ready || sheet.value?.group === 'not-laid')
 function setLaid(field: 'date' | 'time', value: string) {
   if (field === 'date' ? !isDate(value) : !isClock(value)) return

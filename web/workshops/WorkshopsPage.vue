@@ -76,7 +76,7 @@ const people = computed(() => {
   return n.plan.takeHome.flatMap((t) => {
     const p = n.w.group.participants.find((x) => x.id === t.participant)!
     const piece = n.w.pieces.find((x) => x.participant === p.id)
-    const name = p.name ?? `Seat ${t.seat}`
+    const name = p.name ?? `Seat ${n.plan.seats[p.id]}`
     if (p.misses.includes(n.s.id)) return [{ name, what: 'misses this class', state: piece?.state }]
     if (t.group === 'not-laid' && p.misses.length) return [{ name, what: 'missed the laying: no piece yet', state: undefined }]
     return []

@@ -36,9 +36,12 @@ export const keyOf = (s: Command['subject']): string => `${s.kind}/${s.id}`
 /** Waits until nobody else in a transaction has these keys; taken in one order everywhere, so that nobody waits in a circle. A
  *  workshop's row is held as well: what is saved at once (below) takes no other lock. */
 export async function lock(db: Db, keys: readonly string[]): Promise<void> {
-  await run(db, 'select pg_advisory_xact_lock(hashtextextended(k, 0)) from unnest($1::text[]) k', [[...keys].sort()])
   const workshops = keys.filter((k) => k.startsWith('workshop/')).map((k) => k.slice('workshop/'.length))
-  await run(db, 'select 1 from workshop where id = any($1) order by id for update', [workshops.sort()])
+  // Asked for together: what is asked for next on this connection sees all that was done before the locks were got.
+  await all([
+    run(db, 'select pg_advisory_xact_lock(hashtextextended(k, 0)) from unnest($1::text[]) k', [[...keys].sort()]),
+    run(db, 'select 1 from workshop where id = any($1) order by id for update', [workshops.sort()]),
+  ])
 }
 
 interface Known {
@@ -124,7 +127,7 @@ async function loadHeld(db: Db, keys: readonly string[], seen: ReadonlyMap<strin
                   case when w.xmin::text <> k.mark then w.body end as body,
                   case when w.xmin::text <> k.mark then ${sinceBody} end as since,
                   case when w.xmin::text <> k.mark then ${namesOfRow} end as names
-             from unnest($1::text[], $2::text[]) k (id, mark) join workshop w on w.id = k.id order by w.id for update of w`,
+             from unnest($1::text[], $2::text[]) k (id, mark) join workshop w on w.id = k.id`,
           [workshops, marks('workshop', workshops)],
         )
       : Promise.resolve([]),
@@ -191,8 +194,8 @@ const picturesIn = (c: Change): string[] => {
   return list === 'pictures' && id !== undefined && c.after !== null ? [id] : []
 }
 
-/** What {@link Work.writeAtOnce} says to the database, the body left as it is: $1 documents, $2 commands, $3 when, then names. A row that is not as
- *  remembered makes it divide by nothing: all or none. */
+/** What {@link Work.writeAtOnce} says to the database, the body left as it is: $1 documents, $2 commands, $3 when, then names. last the commands' ids. A row that is not as
+ *  remembered, or a command that was declined before, makes it divide by nothing: all or none. */
 const atOnce = (named: boolean): string => `
   with d as materialized (
     select * from jsonb_to_recordset($1::jsonb) n (id text, house text, version int, summary jsonb, mark text, note text)
@@ -218,7 +221,8 @@ const atOnce = (named: boolean): string => `
       : ''
   } t as (select pg_notify('imprenta', note) from d)
   select (select jsonb_agg(jsonb_build_array(id, mark)) from w) as marks,
-         1 / (case when (select count(*) from w) = (select count(*) from d) then 1 else 0 end) as whole, (select count(*) from t) as told`
+         1 / (case when (select count(*) from w) = (select count(*) from d)
+                        and not exists (select 1 from command_declined x where x.id = any($${named ? 7 : 4}::uuid[])) then 1 else 0 end) as whole, (select count(*) from t) as told`
 
 const reused: Problem = { what: 'the id of another change', path: 'id', remedy: 'Make a new id for each change.' }
 const gone: Problem = { what: 'this picture was erased', path: 'pictures', remedy: 'Bring the picture in again.' }
@@ -329,8 +333,9 @@ class Work {
       version: r.version,
       changes: r.changes,
     }))
-    const values = [JSON.stringify(documents), JSON.stringify(commands), this.receivedAt.replace(/\[.*/, '')]
+    const values: unknown[] = [JSON.stringify(documents), JSON.stringify(commands), this.receivedAt.replace(/\[.*/, '')]
     if (named) values.push(JSON.stringify(set), JSON.stringify(gone), JSON.stringify(said))
+    values.push(this.rows.map((r) => r.command.id))
     const query = { name: named ? 'save-with-names' : 'save', text: atOnce(named), values }
     const { rows } = await db.query<{ marks: [string, string][] | null }>(query)
     for (const [id, mark] of rows[0]!.marks ?? []) this.held.set(`workshop/${id}`, { ...this.held.get(`workshop/${id}`)!, mark })

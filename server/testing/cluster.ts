@@ -1,5 +1,5 @@
 import { execFileSync } from 'node:child_process'
-import { mkdtempSync, readdirSync, rmSync, chownSync, chmodSync } from 'node:fs'
+import { existsSync, mkdtempSync, readdirSync, readFileSync, rmSync, chownSync, chmodSync } from 'node:fs'
 import { createServer } from 'node:net'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
@@ -11,8 +11,16 @@ export const freePort = () =>
     })
   })
 
+export interface Cluster {
+  url: string
+  stop: () => void
+  /** Starts it again after {@link Cluster.kill}, which ends it as a power cut would. */
+  start: () => void
+  kill: () => void
+}
+
 /** A PostgreSQL of the tests' own, on loopback, thrown away afterwards; `durable` keeps what a demo keeps through a power cut. */
-export async function startCluster(durable = false): Promise<{ url: string; stop: () => void }> {
+export async function startCluster(durable = false): Promise<Cluster> {
   const version = readdirSync('/usr/lib/postgresql').sort((a, b) => Number(b) - Number(a))[0]!
   const bin = (name: string) => `/usr/lib/postgresql/${version}/bin/${name}`
   const folder = mkdtempSync(join(tmpdir(), 'imprenta-test-'))
@@ -31,10 +39,27 @@ export async function startCluster(durable = false): Promise<{ url: string; stop
   call('initdb', ['-D', data, '-U', 'imprenta', '-A', 'trust', '-E', 'UTF8', '--locale=C.UTF-8'])
   const careless = durable ? '' : '-c fsync=off -c synchronous_commit=off -c full_page_writes=off'
   const options = `-p ${port} -c listen_addresses=127.0.0.1 -c unix_socket_directories='' ${careless}`
-  call('pg_ctl', ['-D', data, '-w', '-o', options, '-l', join(folder, 'log'), 'start'])
+  const begin = () => call('pg_ctl', ['-D', data, '-w', '-o', options, '-l', join(folder, 'log'), 'start'])
+  begin()
   const stop = () => {
     call('pg_ctl', ['-D', data, '-m', 'immediate', 'stop'])
     rmSync(folder, { recursive: true, force: true })
   }
-  return { url: `postgres://imprenta@127.0.0.1:${port}/postgres`, stop }
+  /** What was killed leaves its number behind, and for a moment its children: tried until they are gone. */
+  const start = () => {
+    const pidFile = join(data, 'postmaster.pid')
+    for (let tries = 0; ; tries++) {
+      const pid = existsSync(pidFile) ? readFileSync(pidFile, 'utf8').split('\n')[0]! : ''
+      const gone = pid !== '' && (!existsSync(`/proc/${pid}/cmdline`) || readFileSync(`/proc/${pid}/cmdline`, 'utf8') === '')
+      if (gone && tries > 0) rmSync(pidFile)
+      try {
+        return begin()
+      } catch (e) {
+        if (tries >= 20) throw e
+        execFileSync('sleep', ['0.2'])
+      }
+    }
+  }
+  const kill = () => process.kill(Number(readFileSync(join(data, 'postmaster.pid'), 'utf8').split('\n')[0]), 'SIGKILL')
+  return { url: `postgres://imprenta@127.0.0.1:${port}/postgres`, stop, start, kill }
 }

@@ -9,6 +9,7 @@ import { planWorkshop } from '../core/plan'
 import { recipes } from '../core/recipe'
 import { applyChanges, setHeadcount } from '../core/workshop'
 import { benchLettering } from './benchLettering'
+import { benchMany, benchPapers } from './benchMany'
 import { benchPictures } from './benchPictures'
 import { benchSaves } from './benchSaves'
 import { benchSheets } from './benchSheets'
@@ -35,6 +36,13 @@ if (process.argv.includes('pictures')) {
 if (process.argv.includes('saves')) {
   const end = await setup(true)
   Object.assign(figures, await benchSaves(process.env['IMPRENTA_URL']!, process.env['IMPRENTA_E2E_DATABASE']!))
+  end()
+  print()
+}
+if (process.argv.includes('many')) {
+  const end = await setup()
+  const url = process.env['IMPRENTA_URL']!
+  Object.assign(figures, await benchPapers(url), await benchMany(url, process.env['IMPRENTA_E2E_DATABASE']!))
   end()
   print()
 }

@@ -14,7 +14,19 @@ const faults = blocks
   .filter((f) => `${f.file} ${f.was} ${f.now}`.includes(word))
 
 const copy = mkdtempSync(join(tmpdir(), 'imprenta-mutants-'))
-for (const part of ['core', 'server', 'web', 'cli', 'bin', 'e2e', 'package.json', 'package-lock.json', 'vitest.config.ts', 'tsconfig.json', 'tsconfig.base.json'])
+for (const part of [
+  'core',
+  'server',
+  'web',
+  'cli',
+  'bin',
+  'e2e',
+  'package.json',
+  'package-lock.json',
+  'vitest.config.ts',
+  'tsconfig.json',
+  'tsconfig.base.json',
+])
   cpSync(part, join(copy, part), { recursive: true })
 symlinkSync(join(process.cwd(), 'node_modules'), join(copy, 'node_modules'))
 
@@ -27,12 +39,21 @@ for (const [i, f] of faults.entries()) {
     stale.push(f)
     continue
   }
-  writeFileSync(path, text.replace(f.was, () => f.now))
-  const run = spawnSync('node_modules/.bin/vitest', ['run', '--bail', '1', '--reporter=dot', ...f.tests], { cwd: copy, encoding: 'utf8', timeout: 240_000 })
+  writeFileSync(
+    path,
+    text.replace(f.was, () => f.now),
+  )
+  const run = spawnSync('node_modules/.bin/vitest', ['run', '--bail', '1', '--reporter=dot', ...f.tests], {
+    cwd: copy,
+    encoding: 'utf8',
+    timeout: 240_000,
+  })
   writeFileSync(path, text)
   const caught = run.status !== 0 && !/No test files found/.test(run.stdout + run.stderr)
   if (!caught) survivors.push(f)
-  console.log(`${i + 1} of ${faults.length} ${caught ? 'caught  ' : 'SURVIVED'} ${f.file}: ${f.was.trim().slice(0, 60)} -> ${f.now.trim().slice(0, 60)}`)
+  console.log(
+    `${i + 1} of ${faults.length} ${caught ? 'caught  ' : 'SURVIVED'} ${f.file}: ${f.was.trim().slice(0, 60)} -> ${f.now.trim().slice(0, 60)}`,
+  )
 }
 rmSync(copy, { recursive: true, force: true })
 for (const f of stale) console.log(`NOT PLANTED ${f.file}: the text does not stand there once: ${f.was}`)

@@ -102,6 +102,33 @@ describe('events', () => {
   })
 })
 
+describe('a lost ear', () => {
+  it('is opened anew, and every page is told to look at everything again', async () => {
+    const listening = server.app.listen(0, '127.0.0.1')
+    await new Promise((r) => listening.once('listening', r))
+    const { port } = listening.address() as AddressInfo
+    const heard = new Promise<string>((resolve, reject) => {
+      const req = get(`http://127.0.0.1:${port}/api/events`, (res) => {
+        res.setEncoding('utf8')
+        res.on('data', (d: string) => {
+          if (d.includes(': hello'))
+            void server.pool.query(
+              `select pg_terminate_backend(pid) from pg_stat_activity where datname = current_database() and query = 'listen imprenta'`,
+            )
+          if (!d.includes('"kind":"all"')) return
+          resolve(d)
+          req.destroy()
+        })
+      })
+      req.on('error', (e) => e.message.includes('hang up') || reject(e))
+    })
+    expect(await heard).toContain('data: {"kind":"all"}')
+    expect((await server.api.get('/healthz')).status).toBe(200)
+    listening.closeAllConnections()
+    listening.close()
+  })
+})
+
 describe('the database', () => {
   it('is brought up to date once, also by two starts at once', async () => {
     const { pool, close } = await freshDatabase('twice')

@@ -27,7 +27,9 @@ export function decide(stored: House | Workshop | null, command: Command, declin
 function judge(stored: House | Workshop | null, command: Command): Decision {
   const { subject, changes } = command
   const { after, clashes } = land(stored, command)
-  const broken = subject.kind === 'workshop' ? brokenBetween(stored as Workshop | null, after as Workshop | null) : []
+  // What follows from a field that somebody else has changed is not told beside it.
+  const broken =
+    clashes.length === 0 && subject.kind === 'workshop' ? brokenBetween(stored as Workshop | null, after as Workshop | null) : []
   if (clashes.length + broken.length > 0) return { status: 'conflict', clashes: [...clashes, ...broken] }
   if (after === null)
     return subject.kind === 'house'

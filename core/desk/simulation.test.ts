@@ -160,7 +160,7 @@ class Device {
 }
 
 const pick = <T>(random: () => number, list: readonly T[]): T => list[Math.floor(random() * list.length)]!
-const field = (doc: Workshop, path: string, after: Change['after'], before: Change['before']): Deed => ({
+const field = (path: string, after: Change['after'], before: Change['before']): Deed => ({
   kind: path === 'title' || path.endsWith('/name') ? `type-${path.split('/').at(-1)}` : 'set',
   label: path,
   subject: { kind: 'workshop', id },
@@ -178,17 +178,17 @@ function deed(device: Device): void {
   } else if (roll < 0.14 && device.state.undone.length) {
     const on = redoOf(device.state)
     if (on) device.perform('redid', on)
-  } else if (roll < 0.3) device.perform('did', field(doc, 'group/helpers', n % 9, doc.group.helpers))
-  else if (roll < 0.45) device.perform('did', field(doc, 'title', `Title ${device.name}${n}`, doc.title))
+  } else if (roll < 0.3) device.perform('did', field('group/helpers', n % 9, doc.group.helpers))
+  else if (roll < 0.45) device.perform('did', field('title', `Title ${device.name}${n}`, doc.title))
   else if (roll < 0.65 && person)
-    device.perform('did', field(doc, `group/participants/${person.id}/name`, `N${device.name}${n}`, person.name))
+    device.perform('did', field(`group/participants/${person.id}/name`, `N${device.name}${n}`, person.name))
   else if (roll < 0.75) {
     const errand = `e-${n % 6}`
     const on = doc.errandsDone.includes(errand)
-    device.perform('did', field(doc, `errandsDone/${errand}`, on ? null : errand, on ? errand : null))
+    device.perform('did', field(`errandsDone/${errand}`, on ? null : errand, on ? errand : null))
   } else if (roll < 0.85 && person && !doc.pieces.some((p) => p.participant === person.id)) {
     const piece = { id: `${person.id}-d1`, participant: person.id, state: 'printed' as const, laidAt: null }
-    device.perform('did', field(doc, `pieces/${piece.id}`, piece, null))
+    device.perform('did', field(`pieces/${piece.id}`, piece, null))
   } else {
     const ids = Array.from({ length: 40 }, (_, i) => `${device.name}-p${device.made}-${i}`)
     const edit = setHeadcount(doc, 12 + (n % 12), ids)

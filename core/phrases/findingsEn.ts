@@ -63,7 +63,11 @@ export const findingLines: Record<string, Line<Said>> = {
   'wait-broken': (v) => said(`${v['before']} cannot wait after ${String(v['after']).toLowerCase()}`, 'The two belong in one go.'),
   'adults-short': (v) => said(`${s(v['short'], 'adult')} short`, `${v['needed']} are needed. Whoever is at a blade does nothing else.`),
   'too-young': (v) => {
-    const ages = sayList(String(v['ages']).split(',').map((a) => ageName(a as AgeBand)))
+    const ages = sayList(
+      String(v['ages'])
+        .split(',')
+        .map((a) => ageName(a as AgeBand)),
+    )
     return said(`${ages} at the ${v['hazard']}`, `${v['stage']} is not for them, not even with an adult beside.`)
   },
   'shelf-short': (v) => said(`The shelf is ${s(v['short'], 'place')} short`, `${v['places']} pieces, ${v['capacity']} places.`),

@@ -1,6 +1,6 @@
 import { describe, expect, it, test } from 'vitest'
-import { demoHouses } from '#core/demo'
-import { ageName, homeGroupName, icsSummary, phrases, sayMinutes, stateWord } from '#core/phrases'
+import { demoHouses, demoWorkshops } from '#core/demo'
+import { sayField, sayValue, ageName, homeGroupName, icsSummary, phrases, sayMinutes, stateWord } from '#core/phrases'
 import type { Difference } from '#core/plan'
 import { latestRecipe, pieceStates } from '#core/recipe'
 import { homeGroups } from '#core/takehome'
@@ -80,4 +80,42 @@ describe('words', () => {
     const titles = ['no-people', 'no-date', 'all-past'].map((code) => us.finding({ code, values: {} }))
     for (const t of titles) expect(`${t.title} ${t.body}`).not.toMatch(/!|great|oops|error|invalid/i)
   })
+})
+
+it('an instant is read by the clock of the house, whatever zone it was written in', () => {
+  const house = demoHouses[0]!
+  const say = phrases(house, '2026-05-15T15:00:00-04:00[America/New_York]')
+  expect(say.at('2026-05-15T22:40:00+00:00[UTC]')).toBe(say.at('2026-05-15T18:40:00-04:00[America/New_York]'))
+  expect(say.at('2026-05-16T02:30:00+02:00[Europe/Madrid]')).toBe(say.at('2026-05-15T20:30:00-04:00[America/New_York]'))
+})
+it('fields and values are said as people say them', () => {
+  const w = demoWorkshops('2026-05-15')[0]!
+  const [p] = w.group.participants
+  expect([
+    sayField('group/helpers', w),
+    sayField(`group/participants/${p!.id}/name`, w),
+    sayField('group/participants/nobody/name', w),
+    sayField(`sessions/${w.sessions[1]!.id}/start`, w),
+    sayField('sessions/none/start', w),
+    sayField('errandsDone/pack', w),
+    sayField('closedDays/2026-05-01'),
+  ]).toEqual([
+    'helpers',
+    'name at seat 1',
+    'name at a seat that is gone',
+    'beginning of class 2',
+    'beginning of a class that is gone',
+    'an errand',
+    'a closed day',
+  ])
+  expect([null, '', true, 3, { mm: 4, text: '4 in' }, ['a', 'b'], { x: 1 }, []].map((x) => sayValue(x as never))).toEqual([
+    'nothing',
+    'nothing',
+    'yes',
+    '3',
+    '4 in',
+    'a, b',
+    'changed',
+    'nothing',
+  ])
 })

@@ -28,7 +28,11 @@ export const pictureOf = (workshop: Pick<Workshop, 'pictures'>, participant: str
 const houseOwner = 'A house picture'
 
 /** Whose a picture is: a name, or the seat as the plan calls it. */
-export const ownerName = (people: readonly Participant[], picture: Pick<Picture, 'participant'>, seats: Readonly<Record<string, string>>): string => {
+export const ownerName = (
+  people: readonly Participant[],
+  picture: Pick<Picture, 'participant'>,
+  seats: Readonly<Record<string, string>>,
+): string => {
   const owner = people.find((p) => p.id === picture.participant)
   return owner ? (owner.name ?? `Seat ${seats[owner.id] ?? owner.seat}`) : houseOwner
 }

@@ -3,7 +3,18 @@ import { paperOf, papers, type Paper, type PaperId } from '#core/house'
 import { gridOnSheet } from '#core/sheets'
 import { pictureLooks } from './pictures'
 import { isRefusal } from '#core/reasons'
-import { ageBands, blankMaterial, latestRecipe, mayTouch, pieceKinds, takesMaterial, type AgeBand, type Hazard, type PieceKind, type Recipe } from '#core/recipe'
+import {
+  ageBands,
+  blankMaterial,
+  latestRecipe,
+  mayTouch,
+  pieceKinds,
+  takesMaterial,
+  type AgeBand,
+  type Hazard,
+  type PieceKind,
+  type Recipe,
+} from '#core/recipe'
 import { enumerateSplits, intendedSplit, type Judged, type Turns } from '#core/sessions'
 import { minutesBetween } from '#core/time'
 import { moveSession, type Change } from '#core/workshop'
@@ -361,7 +372,13 @@ const adults: Find = (s, plan) => {
   for (const h of small) {
     const ahead = s.resolved.stages.find((x) => x.id === h.stage)?.mayBe.includes('ahead')
     found.push({
-      ...finding('too-young', 'look', 'group', { hazard: h.hazard, stage: name(s, h.stage), ages: barred(h.hazard, plan.adults.byAge).join() }, ahead ? [doAhead(s, h.stage)] : []),
+      ...finding(
+        'too-young',
+        'look',
+        'group',
+        { hazard: h.hazard, stage: name(s, h.stage), ages: barred(h.hazard, plan.adults.byAge).join() },
+        ahead ? [doAhead(s, h.stage)] : [],
+      ),
       mark: 'E',
     })
   }

@@ -27,7 +27,9 @@ function asLines(p: Plan): Record<string, string | string[]> {
     classes: p.sessions.map((s) => `${s.number}: ${short(s.from)} to ${short(s.to)}, ${s.minutes} min, ${s.problems.join(' ') || 'sound'}`),
     split: Object.entries(p.split.split).map(([stage, where]) => `${stage}: ${where}`),
     loads: p.split.loads.map((l) => `${l.sessionId}: ${l.stages.map((s) => s.id).join(' ')}`),
-    cure: p.split.cure ? `${p.split.cure.verdict}, least ${p.figures['cure-least']?.value as number}, better ${p.figures['cure-better']?.value as number}` : 'none',
+    cure: p.split.cure
+      ? `${p.split.cure.verdict}, least ${p.figures['cure-least']?.value as number}, better ${p.figures['cure-better']?.value as number}`
+      : 'none',
     shelf: p.shelf ? `${p.shelf.places} of ${p.shelf.capacity}, ${short(p.shelf.from)} to ${short(p.shelf.to)}` : 'none',
     adults: `${p.adults.needed} needed, ${p.adults.coming} coming; ${p.adults.byAge.map((a) => `${a.people} ${a.age} 1 to ${a.ratio}`).join(', ')}; ${p.adults.atHazards.map((h) => `${h.hazard} at ${h.stage}`).join(', ') || 'no hazard'}`,
     errands: p.errands.map((e) => `${e.id}: ${e.startBy ? 'begun' : 'done'} by ${short(e.by)}, ${e.state}`),

@@ -40,7 +40,9 @@ export function planPrints(s: Situation, spares: number, samples: number): Print
   const copies = pictures === 'own' ? (s.workshop.choices.copies ?? asked) : 1
   const prints = s.people === 0 ? 0 : pictures === 'own' ? s.people * copies + samples : s.people + spares + samples
   const printable = { widthMm: s.paper.widthMm - 2 * s.paper.marginMm, heightMm: s.paper.heightMm - 2 * s.paper.marginMm }
-  const tiles = s.workshop.choices.tile ? tilesOf(size, printable) : { widthMm: size.widthMm + border, heightMm: size.heightMm + border, columns: 1, rows: 1 }
+  const tiles = s.workshop.choices.tile
+    ? tilesOf(size, printable)
+    : { widthMm: size.widthMm + border, heightMm: size.heightMm + border, columns: 1, rows: 1 }
   const grid = gridOnSheet(tiles, s.paper, s.paper.marginMm, gutterMm.value)
   const faces = { laidFaceDown: s.resolved.print.laidFaceDown, seenThrough: s.kind.seenThrough, lettering }
   const spared = s.resolved.print.mirrorOnlyLettering && !lettering

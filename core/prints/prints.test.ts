@@ -40,6 +40,26 @@ const lay = (w: Workshop, steps = 100, locks: Workshop['locks'] = []): Layout =>
   return laid
 }
 
+it('people come in the order of their seats, each with its own seat, whatever order the list is in', () => {
+  const w = demoWorkshops('2026-05-15').find((x) => x.id === 'lighthouse-blocks')!
+  const house = demoHouses.find((h) => h.id === w.houseId)!
+  const seatsOf = (workshop: typeof w) => {
+    const plan = planWorkshop({ workshop, house, now: '2026-05-15T15:00:00-04:00[America/New_York]' })
+    const prints = printsOf(plan, workshop, { widthMm: 200, heightMm: 280 }).filter((p) => p.purpose === 'piece')
+    return {
+      inOrder: prints.filter((p) => p.picture).map((p) => p.seat),
+      byPerson: Object.fromEntries(prints.map((p) => [p.participant, p.seat])),
+      plan,
+    }
+  }
+  const turned = { ...w, group: { ...w.group, participants: [...w.group.participants].reverse() } }
+  const [a, b] = [seatsOf(w), seatsOf(turned)]
+  expect(b.byPerson).toEqual(a.byPerson)
+  expect(b.inOrder).toEqual(a.inOrder)
+  expect([...a.inOrder].sort()).toEqual(a.inOrder)
+  expect(a.byPerson).toEqual(a.plan.seats)
+})
+
 describe('the prints of a workshop', () => {
   it('are everybody’s own, their copies and the samples, as many as the plan says', () => {
     const prints = listOf(blocks)

@@ -1,6 +1,7 @@
 import { describe, expect, it, test } from 'vitest'
 import { demoWorkshops } from '#core/demo'
-import { readRoster, rosterRows, safeCell } from '#core/roster'
+import { readRoster, rosterChanges, rosterRows, safeCell } from '#core/roster'
+import { applyChanges, setHeadcount } from '#core/workshop'
 
 const rows = (...lines: string[]) => lines.map((l, i) => ({ line: i + 1, cells: l.split(',') }))
 
@@ -84,6 +85,13 @@ describe('writing', () => {
     ['+49', "'+49"],
     ['-x', "'-x"],
     ['@me', "'@me"],
+    ['  =1+1', "'  =1+1"],
+    ['\u00A0+1', "'\u00A0+1"],
+    ['\u200B@x', "'\u200B@x"],
+    ['\uFF1D1+1', "'\uFF1D1+1"],
+    [' \uFF0D2', "' \uFF0D2"],
+    ["'=kept", "'=kept"],
+    ['a=b', 'a=b'],
     ['Pia', 'Pia'],
   ])('%s is written %s', (cell, safe) => expect(safeCell(cell)).toBe(safe))
   it('and reading gives the people back', () => {
@@ -92,5 +100,31 @@ describe('writing', () => {
       .group.participants.map((p, i) => (i === 0 ? { ...p, name: '=Pia' } : p))
     const back = readRoster(rosterRows(people).map((cells, i) => ({ line: i + 1, cells })))
     expect(back.good.map((g) => [g.name, g.age])).toEqual(people.map((p) => [p.name, p.age]))
+  })
+})
+
+describe('bringing in', () => {
+  const w = demoWorkshops('2026-05-15').find((x) => x.id === 'kelp-coasters')!
+  const good = (n: number) => Array.from({ length: n }, (_, i) => ({ line: i + 2, name: `P${i}`, age: '8-12' as const }))
+  let n = 0
+  const fresh = () => `fresh-${++n}`
+  it('fills the unnamed seats in their order, then gives free ones; counts on who was there', () => {
+    const { changes, guards, left } = rosterChanges(w.group.participants, good(12), fresh)
+    const after = applyChanges(w, changes)!
+    const bySeat = [...after.group.participants].sort((a, b) => a.seat - b.seat)
+    expect(bySeat.map((p) => [p.seat, p.name])).toEqual(Array.from({ length: 12 }, (_, i) => [i + 1, `P${i}`]))
+    expect([guards, left]).toEqual([[{ path: 'group/participants', count: 10 }], 0])
+  })
+  it('says how many a workshop cannot hold', () => {
+    const full = applyChanges(
+      w,
+      setHeadcount(
+        w,
+        399,
+        Array.from({ length: 400 }, (_, i) => `s${i}`),
+      ).changes,
+    )!
+    const named = full.group.participants.map((p) => ({ ...p, name: 'X' }))
+    expect([1, 2, 5].map((k) => rosterChanges(named, good(k), fresh).left)).toEqual([0, 1, 4])
   })
 })

@@ -67,7 +67,11 @@ describe('placing sessions', () => {
     expect([short!.minutes, short!.problems.includes('over-midnight')]).toEqual([30, false])
   })
   it('meets any earlier class that still goes on, not only the one before', () => {
-    const all = place(session('2026-05-19', '10:00', '16:00'), session('2026-05-19', '10:30', '11:00'), session('2026-05-19', '13:00', '14:00'))
+    const all = place(
+      session('2026-05-19', '10:00', '16:00'),
+      session('2026-05-19', '10:30', '11:00'),
+      session('2026-05-19', '13:00', '14:00'),
+    )
     expect(all.map((s) => s.problems.includes('overlaps'))).toEqual([false, true, true])
   })
 })

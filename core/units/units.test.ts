@@ -1,7 +1,20 @@
 import fc from 'fast-check'
 import * as v from 'valibot'
 import { describe, expect, it, test } from 'vitest'
-import { Decimal, decimal, fromMicro, micro, minutes, readLength, showLength, showOnRuler, showMoney, showVolume, whole } from '#core/units'
+import {
+  moneyAmount,
+  Decimal,
+  decimal,
+  fromMicro,
+  micro,
+  minutes,
+  readLength,
+  showLength,
+  showOnRuler,
+  showMoney,
+  showVolume,
+  whole,
+} from '#core/units'
 
 describe('lengths', () => {
   test.each([
@@ -147,3 +160,12 @@ test.each([
   [132.6, 'mm', '133'],
   [132.6, 'cm', '13.3'],
 ] as const)('%d mm are %s %s on a ruler', (mm, unit, read) => expect(showOnRuler(mm, unit)).toBe(read))
+
+it('money as a bare amount has the digits of its currency', () => {
+  expect([moneyAmount(351, 'USD'), moneyAmount(351, 'JPY'), moneyAmount(5, 'EUR'), moneyAmount(0, 'GBP')]).toEqual([
+    '3.51',
+    '351',
+    '0.05',
+    '0.00',
+  ])
+})

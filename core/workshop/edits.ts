@@ -60,7 +60,11 @@ export function brokenBetween(before: Workshop | null, after: Workshop | null): 
   const settled = new Set(after.group.participants.filter((p) => sat.get(p.id) === p.seat).map((p) => p.seat))
   const taken = new Set(settled)
   const shared = after.group.participants.filter((p) => sat.get(p.id) !== p.seat && (taken.has(p.seat) || !taken.add(p.seat)))
-  return [...orphans, ...left, ...shared.map((p) => ({ path: `group/participants/${p.id}/seat`, stored: sat.get(p.id) ?? null, yours: p.seat }))]
+  return [
+    ...orphans,
+    ...left,
+    ...shared.map((p) => ({ path: `group/participants/${p.id}/seat`, stored: sat.get(p.id) ?? null, yours: p.seat })),
+  ]
 }
 
 /** Pieces and pictures that come for somebody who is not there any more. */

@@ -47,7 +47,10 @@ export class Crew {
   }
 
   private begin(): Worker {
-    const options = { workerData: { databaseUrl: this.databaseUrl }, resourceLimits: { maxOldGenerationSizeMb: 256 } }
+    const options = {
+      workerData: { databaseUrl: this.databaseUrl },
+      resourceLimits: { maxOldGenerationSizeMb: 192, maxYoungGenerationSizeMb: 16 },
+    }
     const worker = import.meta.url.endsWith('.ts')
       ? new Worker(fromSource, { ...options, eval: true })
       : new Worker(new URL('./worker.js', import.meta.url), options)

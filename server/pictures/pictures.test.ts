@@ -170,7 +170,7 @@ describe('what is no picture for here', () => {
     ['HEIC', () => Buffer.from('\0\0\0\x18ftypheic\0\0\0\0mif1heic', 'latin1'), /HEIC.*/],
     ['nothing', () => Buffer.alloc(0), /empty/],
     ['a cut off file', async () => (await drawn(900, 900).jpeg().toBuffer()).subarray(0, 9000), /damaged or not whole/],
-    ['400 million pixels', () => hugePng(20_000), /120 million pixels/],
+    ['400 million pixels', () => hugePng(20_000), /120 million/],
     ['41 MB', () => Buffer.alloc(41e6, 7), /larger than 40 MB/],
   ])(
     '%s gets a kind answer with a way out, and leaves nothing',
@@ -261,6 +261,12 @@ describe('erasing', () => {
 })
 
 describe('files that wait to be read', () => {
+  it('are gone once they have been, taken or refused', async () => {
+    await send('file-good', await drawn(60, 40).jpeg().toBuffer())
+    await send('file-bad', Buffer.from('no picture'))
+    await server.api.post('/api/workshops/nowhere/pictures/file-nowhere').attach('file', await drawn(60, 40).jpeg().toBuffer(), 'x.jpg')
+    expect(await readdir(server.uploads)).toEqual([])
+  })
   it('of a process that is gone are removed, of one that runs they stay', async () => {
     const root = await mkdtemp(join(tmpdir(), 'imprenta-test-uploads-'))
     await mkdir(join(root, 'imprenta-uploads-999999'))

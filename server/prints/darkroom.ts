@@ -35,7 +35,7 @@ export async function enlarge(
   if (edit.blackWhite) made = made.greyscale()
   // Towards white, evenly: a dark board takes some of it back.
   if (edit.lighten > 0) made = made.linear(1 - edit.lighten * 0.6, 255 * edit.lighten * 0.6)
-  return made.toColourspace('srgb').jpeg({ quality: 94, chromaSubsampling: '4:4:4' }).toBuffer()
+  return made.toColourspace('srgb').jpeg({ quality: 94, chromaSubsampling: '4:4:4', optimiseCoding: false }).toBuffer()
 }
 
 interface Area {

@@ -292,6 +292,14 @@ describe('the printer, simulated', () => {
     const smear = async (ink: string) => (await server.api.post('/api/houses/tidewater/printer/smear').send({ ink })).body.outcome
     expect([await smear('toner'), await smear('inkjet')]).toEqual(['passed', 'failed'])
   })
+  it('two presses at the same moment print each sheet once', async () => {
+    await server.api.post('/api/houses/tidewater/printer').send({ ink: 'toner', refill: true, paper: 'a4' })
+    const before = (await jobs()).jobs.length
+    const [sheet] = await sheetsNow()
+    const both = await Promise.all([print([sheet!]), print([sheet!])])
+    expect(both.map((r) => r.status).sort()).toEqual([201, 422])
+    expect((await jobs()).jobs.length).toBe(before + 1)
+  })
   it('loses a job’s PDF with a picture that is erased, and says so', async () => {
     const job = (await jobs()).jobs[0]!
     const { rows } = await server.pool.query<{ pictures: string[] }>('select pictures from print_job where id = $1', [job.id])

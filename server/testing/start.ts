@@ -1,3 +1,6 @@
+import { mkdtemp, rm } from 'node:fs/promises'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
 import { pino } from 'pino'
 import supertest from 'supertest'
 import { inject } from 'vitest'
@@ -38,13 +41,15 @@ export async function startServer(name: string) {
   const events = new Events(pool)
   await events.listen()
   const [saver, crew] = [new Saver(url), new Crew(url)]
-  const app = makeApp({ pool, saver, crew, clock: clockFrom(fixed), events, log: pino({ level: 'silent' }) })
+  const uploads = await mkdtemp(join(tmpdir(), 'imprenta-test-files-'))
+  const app = makeApp({ pool, saver, uploads, crew, clock: clockFrom(fixed), events, log: pino({ level: 'silent' }) })
   const stop = async () => {
     events.close()
     await Promise.all([saver.close(), crew.close()])
     await close()
+    await rm(uploads, { recursive: true, force: true })
   }
-  return { pool, url, app, saver, crew, api: supertest(app), stop }
+  return { pool, url, uploads, app, saver, crew, api: supertest(app), stop }
 }
 
 export const command = (id: string, changes: Change[], guards: Guard[] = [], kind: 'workshop' | 'house' = 'workshop') => ({

@@ -132,9 +132,6 @@ watch([() => workshop.value?.title, () => route.name], ([title]) => (document.ti
       <b>A newer version of Imprenta is here.</b> What you typed is kept.
       <v-btn @click="goOn">Go on with it</v-btn>
     </section>
-    <p v-else-if="desk.offline && desk.ready" class="news away" role="status">
-      <b>Offline.</b> {{ desk.pending.length ? 'What you do is kept here and goes by itself.' : 'Trying again by itself.' }}
-    </p>
     <div id="main" tabindex="-1" class="main">
       <router-view v-if="desk.ready && !(id && desk.coming(id))" />
       <main v-else-if="desk.failed && !desk.ready" class="wait">
@@ -270,9 +267,6 @@ nav {
   background: var(--watch-wash);
   padding: 8px 20px;
   border-bottom: 2px solid var(--watch);
-}
-.away {
-  margin: 0;
 }
 .wait {
   padding: 24px 20px;

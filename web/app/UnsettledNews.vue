@@ -6,6 +6,7 @@ import { useDesk } from './desk'
 
 /** What waits for a person: somebody else was first, or something cannot be. Both texts stand whole; nothing goes by itself. */
 const desk = useDesk()
+const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1)
 const rows = computed(() =>
   desk.unsettled.map((u) => {
     const doc = u.command.subject.kind === 'workshop' ? desk.workshop(u.command.subject.id) : undefined
@@ -16,13 +17,13 @@ const rows = computed(() =>
       text: typeof typed === 'string' && typed !== '' ? typed : '',
       fields: (u.clashes ?? []).slice(0, 3).map((c) => ({
         path: c.path,
-        field: sayField(c.path, doc),
+        field: capital(sayField(c.path, doc)),
         gone: c.stored === null && c.yours !== null && !!doc && sayField(c.path, doc).includes('is gone'),
         yours: c.path === 'group/participants' && u.command.intent ? String(u.command.intent.people) : sayValue(c.yours),
         theirs: sayValue(c.stored),
       })),
       more: Math.max(0, (u.clashes?.length ?? 0) - 3),
-      where: u.error && sayField(u.error.path.replace(/\./g, '/'), doc),
+      where: u.error?.path ? capital(sayField(u.error.path.replace(/\./g, '/'), doc)) : '',
     }
   }),
 )
@@ -33,25 +34,27 @@ const settle = (u: Unsettled, mine: boolean) => desk.settle(u, mine)
     <div v-for="r in rows" :key="r.u.command.id" class="row">
       <p>
         <template v-if="r.u.clashes">
-          <b>{{ r.u.label }}: somebody else was first.</b>
-          <template v-for="f in r.fields" :key="f.path">
-            <span v-if="f.gone">
-              {{ f.field }}; you had <q>{{ f.yours }}</q>.</span
+          <span v-for="f in r.fields" :key="f.path" class="said">
+            <b>{{ f.field }}:</b>
+            <template v-if="f.gone">
+              it went meanwhile. You had <q>{{ f.yours }}</q>.</template
             >
-            <span v-else>
-              {{ f.field }}: yours <q>{{ f.yours }}</q>, theirs <q>{{ f.theirs }}</q>.</span
+            <template v-else>
+              somebody else was first. Yours <q>{{ f.yours }}</q>, theirs <q>{{ f.theirs }}</q>.</template
             >
-          </template>
-          <span v-if="r.more"> And {{ r.more }} more.</span>
-          Theirs stands; yours is kept until you choose.
+          </span>
+          <span v-if="r.more" class="said">And {{ r.more }} more.</span>
+          <span class="said">Theirs stands; yours is kept until you choose.</span>
         </template>
         <template v-else-if="r.u.error">
-          <b>{{ r.u.label }} was not taken: {{ r.where ? `${r.where}, ` : '' }}{{ r.u.error.what }}.</b> {{ r.u.error.remedy }}
-          <template v-if="r.text"
-            >You had written <q>{{ r.text }}</q>.</template
+          <span class="said"
+            ><b>{{ r.where || capital(r.u.label) }}</b> was not taken: {{ r.u.error.what }}. {{ r.u.error.remedy }}</span
+          >
+          <span v-if="r.text" class="said"
+            >You had written <q>{{ r.text }}</q>.</span
           >
         </template>
-        <span v-if="r.title" class="two"> {{ r.title }}.</span>
+        <span v-if="r.title" class="two said">{{ r.title }}</span>
       </p>
       <span class="ways">
         <template v-if="r.u.clashes">
@@ -81,6 +84,9 @@ const settle = (u: Unsettled, mine: boolean) => desk.settle(u, mine)
 .row p {
   margin: 0;
   overflow-wrap: anywhere;
+}
+.said {
+  margin-right: 6px;
 }
 .ways {
   display: flex;

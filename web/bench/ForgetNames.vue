@@ -46,10 +46,12 @@ async function forget() {
   background: var(--stock);
   padding: 20px 24px;
   box-shadow: 6px 6px 0 0 var(--board);
+  display: grid;
+  gap: 8px;
 }
 .row {
   display: flex;
   gap: 12px;
-  margin-top: 12px;
+  margin-top: 8px;
 }
 </style>

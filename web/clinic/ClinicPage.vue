@@ -56,7 +56,11 @@ const toggle = (s: string) => (seen.value = seen.value.includes(s) ? seen.value.
 const blocks = (list: Evidence[]) => list.reduce((sum, e) => sum + Math.abs(e.weight), 0)
 const name = computed(() => {
   const p = w.value?.group.participants.find((x) => x.id === who.value)
-  return p ? `${p.name ?? `Seat ${plan.value?.seats[p.id]}`}’s ${plan.value?.pieceName ?? 'piece'}` : w.value ? `A ${plan.value?.pieceName}` : 'Your piece'
+  return p
+    ? `${p.name ?? `Seat ${plan.value?.seats[p.id]}`}’s ${plan.value?.pieceName ?? 'piece'}`
+    : w.value
+      ? `A ${plan.value?.pieceName}`
+      : 'Your piece'
 })
 const what = computed(() => symptoms.filter((s) => seen.value.includes(s.id)).map((s) => s.name))
 /** How it was made, in words under the tokens. */

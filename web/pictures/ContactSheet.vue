@@ -8,7 +8,14 @@ import VerdictShape from '../ui/VerdictShape.vue'
 import CroppedPicture from './CroppedPicture.vue'
 
 /** The group's pictures, a tile each with at most one finding, and who is missing. Arrows walk; what is chosen is shown below. */
-const props = defineProps<{ workshop: Workshop; context: PictureContext; surface: string; chosen: string; names: Record<string, string>; seats: Plan['seats'] }>()
+const props = defineProps<{
+  workshop: Workshop
+  context: PictureContext
+  surface: string
+  chosen: string
+  names: Record<string, string>
+  seats: Plan['seats']
+}>()
 const emit = defineEmits<{ choose: [string]; bring: [string | null] }>()
 
 interface Tile {
@@ -27,7 +34,13 @@ const tiles = computed((): Tile[] => {
     ? participants.map((p): Tile => {
         const picture = pictureOf(props.workshop, p.id)
         const finding = picture && worst(picture)
-        return { key: p.id, name: p.name ?? `Seat ${props.seats[p.id]}`, participant: p.id, ...(picture && { picture }), ...(finding && { finding }) }
+        return {
+          key: p.id,
+          name: p.name ?? `Seat ${props.seats[p.id]}`,
+          participant: p.id,
+          ...(picture && { picture }),
+          ...(finding && { finding }),
+        }
       })
     : []
   const shown = new Set(people.map((t) => t.picture?.id))

@@ -27,7 +27,9 @@ const plan = computed((): Plan => props.bench.plan.value!)
 const say = computed(() => props.bench.say.value!)
 const design = computed(() => w.value.designs[0]!)
 const people = computed(() => w.value.group.participants)
-const name = computed(() => (props.picture.participant ? `${ownerName(people.value, props.picture, plan.value.seats)}’s picture` : 'A house picture'))
+const name = computed(() =>
+  props.picture.participant ? `${ownerName(people.value, props.picture, plan.value.seats)}’s picture` : 'A house picture',
+)
 const edit = computed((): PictureEdit => props.picture.edit ?? asItIs)
 /** Lettering that nobody has confirmed has its own lines, with its answers. */
 const findings = computed(() => judgePicture(props.picture, props.context).filter((f) => f.code !== 'lettering-perhaps'))
@@ -172,7 +174,8 @@ function give(to: string) {
           >{{
             f.code === 'mirrored'
               ? 'mirrored: lettering will read right'
-              : say.finding({ code: `picture-${f.code}`, values: { ...f.values, names: ownerName(people, picture, plan.seats), count: 1 } }).title
+              : say.finding({ code: `picture-${f.code}`, values: { ...f.values, names: ownerName(people, picture, plan.seats), count: 1 } })
+                  .title
           }}
           <SourceMark :mark="f.mark" /></span
         ><v-btn v-if="f.level === 'look' && f.code !== 'not-permitted'" :aria-label="`Accept: ${pictureWord(f)}`" @click="accept(f.code)"

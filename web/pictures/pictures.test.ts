@@ -23,7 +23,14 @@ const contextOf = (workshop: Workshop) => {
 
 describe('the contact sheet', () => {
   const sheet = (workshop = demo) =>
-    mountIn(ContactSheet, { workshop, context: contextOf(workshop), surface: '#E9D7B4', chosen: demo.pictures![0]!.id, names: {}, seats: {} })
+    mountIn(ContactSheet, {
+      workshop,
+      context: contextOf(workshop),
+      surface: '#E9D7B4',
+      chosen: demo.pictures![0]!.id,
+      names: {},
+      seats: {},
+    })
   const names = (page: ReturnType<typeof sheet>) => page.findAll('button').map((b) => b.attributes('aria-label'))
 
   it('has a tile for each person, with at most one finding, and says who is missing', () => {

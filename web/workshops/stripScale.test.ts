@@ -34,6 +34,13 @@ describe('the strips’ scale', () => {
     expect(scale.at(now)).toBeGreaterThan(scale.week.from)
     expect(scale.at(now)).toBeLessThan(scale.week.to)
   })
+  it('spreads evenly within each of its three parts', () => {
+    const at = (days: number, hours = 0) =>
+      Number(scale.at(addMinutes('2026-05-11T00:00:00-04:00[America/New_York]', days * 1440 + hours * 60)).toFixed(3))
+    expect([at(-28), at(-14), at(0)]).toEqual([0, 7.5, 15])
+    expect([at(1), at(3, 12), at(7)]).toEqual([Number((15 + 44 / 7).toFixed(3)), 37, 59])
+    expect([at(7 + 7), at(7 + 34), at(7 + 35), at(7 + 36)]).toEqual([67.2, Number((59 + (41 * 34) / 35).toFixed(3)), 100, 100])
+  })
   it('holds in a week with a clock change', () => {
     const spring = stripScale('2027-03-28T12:00:00+02:00[Europe/Madrid]', 'Europe/Madrid', 'mon')
     expect(spring.week.days).toHaveLength(7)

@@ -151,7 +151,9 @@ const choose = (v: string) =>
     </p>
     <v-dialog v-model="erasing" max-width="460" @after-enter="safe?.$el.focus()">
       <div class="ask" role="alertdialog" aria-label="Erase this picture?">
-        <h2>Erase {{ chosen?.participant ? `${ownerName(w.group.participants, chosen, plan.seats)}’s picture` : 'this house picture' }}?</h2>
+        <h2>
+          Erase {{ chosen?.participant ? `${ownerName(w.group.participants, chosen, plan.seats)}’s picture` : 'this house picture' }}?
+        </h2>
         <p><b>Goes:</b> the picture in every size, its file’s name, its crop and marks, and PDFs of the out-tray that show it.</p>
         <p><b>Stays:</b> the name, the seat, what is printed on paper.</p>
         <p class="two">Undo does not bring it back.</p>

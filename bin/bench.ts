@@ -1,7 +1,6 @@
 import { readFileSync } from 'node:fs'
 import { chromium } from '@playwright/test'
 import { gzipSync } from 'node:zlib'
-import { uuidv7 } from 'uuidv7'
 import setup from '../e2e/setup'
 import { demoHouses, demoWorkshops } from '../core/demo'
 import { findMethods } from '../core/finder'
@@ -10,6 +9,7 @@ import { recipes } from '../core/recipe'
 import { applyChanges, setHeadcount } from '../core/workshop'
 import { benchLettering } from './benchLettering'
 import { benchMany, benchPapers } from './benchMany'
+import { benchMemory } from './benchMemory'
 import { benchPictures } from './benchPictures'
 import { benchSaves } from './benchSaves'
 import { benchSheets } from './benchSheets'
@@ -30,6 +30,12 @@ const held = () => Number(/VmRSS:\s+(\d+)/.exec(readFileSync(`/proc/${process.en
 if (process.argv.includes('pictures')) {
   const end = await setup()
   Object.assign(figures, await benchPictures(process.env['IMPRENTA_URL']!, held), await benchLettering())
+  end()
+  print()
+}
+if (process.argv.includes('memory')) {
+  const end = await setup()
+  Object.assign(figures, await benchMemory(process.env['IMPRENTA_URL']!, held))
   end()
   print()
 }
@@ -92,33 +98,6 @@ figures['plan at 400 over plan at 40, ratio'] = figures['plan at 400 people, ms'
 const stop = await setup()
 const url = process.env['IMPRENTA_URL']!
 
-/** Changes saved a second, sent one after another as a browser does. */
-async function savedPerSecond(): Promise<number> {
-  const n = 200
-  const start = performance.now()
-  for (let i = 0; i < n; i++) {
-    const command = {
-      id: uuidv7(),
-      subject: { kind: 'workshop', id: moths.id },
-      baseVersion: 1,
-      kind: 'bench',
-      changes: [{ path: 'group/helpers', before: i % 2 ? 2 : 1, after: i % 2 ? 1 : 2 }],
-      guards: [],
-      actor: 'bench',
-      at: now,
-    }
-    const res = await fetch(`${url}/api/commands`, {
-      method: 'POST',
-      headers: { 'content-type': 'application/json' },
-      body: JSON.stringify([command]),
-    })
-    const { outcomes } = (await res.json()) as { outcomes: { status: string }[] }
-    if (outcomes[0]!.status !== 'applied') throw new Error(JSON.stringify(outcomes[0]))
-  }
-  return (1000 * n) / (performance.now() - start)
-}
-figures['changes saved a second'] = await savedPerSecond()
-
 /** All JavaScript fetched until the bench is usable, and the time to it. */
 async function firstBench(): Promise<void> {
   const browser = await chromium.launch({
@@ -164,7 +143,11 @@ async function firstBench(): Promise<void> {
   figures['layout shift'] = shift
 }
 await firstBench()
+Object.assign(figures, await benchPapers(url))
 Object.assign(figures, await benchPictures(url, held), await benchLettering())
 stop()
+const durable = await setup(true)
+Object.assign(figures, await benchSaves(process.env['IMPRENTA_URL']!, process.env['IMPRENTA_E2E_DATABASE']!))
+durable()
 
 print()

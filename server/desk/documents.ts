@@ -1,4 +1,5 @@
 import type { House } from '#core/house'
+import { eraseDay } from '#core/pictures'
 import { applyChanges, summaryOf, type Change, type Summary, type Workshop } from '#core/workshop'
 import { many, maybeOne, run, type Db } from '../db/query'
 import { namesChanged, withNames, withoutNames, writeNames } from './names'
@@ -59,12 +60,15 @@ export async function storeWorkshop(db: Db, w: Workshop, version: number): Promi
   await writeNames(db, [namesChanged(before?.body ?? null, w)])
 }
 
-/** Gives a summary to workshops that came before there were any. */
-export async function fillSummaries(db: Db): Promise<void> {
-  const rows = await many<{ id: string }>(db, 'select id from workshop where summary is null')
-  for (const { body } of await loadWorkshops(
-    db,
-    rows.map((r) => r.id),
-  ))
-    await run(db, 'update workshop set summary = $2 where id = $1', [body.id, summaryOf(body)])
+/** Brings workshops of the version before up to date: gives them a summary, and lets the day on which a picture is erased follow the
+ *  classes where it was only ever worked out from them (two weeks after the last, fixed when it came in). */
+export async function upgradeWorkshops(db: Db): Promise<void> {
+  const rows = await many<{ id: string; body: Workshop }>(db, 'select id, body from workshop where summary is null')
+  for (const { id, body } of rows) {
+    const from = eraseDay(body, { deleteOn: null })
+    const worked = from.from === 'class' ? from.date : undefined
+    const pictures = body.pictures?.map((p) => (p.deleteOn === worked ? { ...p, deleteOn: null } : p))
+    const now = { ...body, ...(pictures && { pictures }) }
+    await run(db, 'update workshop set body = $2, summary = $3 where id = $1', [id, now, summaryOf(now)])
+  }
 }

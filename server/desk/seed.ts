@@ -1,14 +1,14 @@
 import type pg from 'pg'
 import { demoHouses, demoWorkshops } from '#core/demo'
 import { inTransaction, maybeOne, run } from '../db/query'
-import { fillSummaries, storeHouse, storeWorkshop } from './documents'
+import { upgradeWorkshops, storeHouse, storeWorkshop } from './documents'
 
 /** Makes the demo houses and workshops, dated around `today`, when there is no house yet. When the demo has gone stale and
  *  nobody has touched a workshop of it, that workshop is dated anew. Answers with what it did. */
 export function seedDemo(pool: pg.Pool, today: string): Promise<'made' | 'dated anew' | 'kept'> {
   return inTransaction(pool, async (db) => {
     await run(db, 'select pg_advisory_xact_lock(7130602)')
-    await fillSummaries(db)
+    await upgradeWorkshops(db)
     const made = await maybeOne<{ day: string }>(db, `select to_char(made_for, 'YYYY-MM-DD') as day from demo`)
     const house = await maybeOne<{ id: string }>(db, 'select id from house limit 1')
     if (!house) {

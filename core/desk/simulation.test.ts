@@ -180,8 +180,7 @@ function deed(device: Device): void {
     if (on) device.perform('redid', on)
   } else if (roll < 0.3) device.perform('did', field('group/helpers', n % 9, doc.group.helpers))
   else if (roll < 0.45) device.perform('did', field('title', `Title ${device.name}${n}`, doc.title))
-  else if (roll < 0.65 && person)
-    device.perform('did', field(`group/participants/${person.id}/name`, `N${device.name}${n}`, person.name))
+  else if (roll < 0.65 && person) device.perform('did', field(`group/participants/${person.id}/name`, `N${device.name}${n}`, person.name))
   else if (roll < 0.75) {
     const errand = `e-${n % 6}`
     const on = doc.errandsDone.includes(errand)

@@ -120,3 +120,16 @@ describe('the catalogue', () => {
     for (const m of Object.values(materials)) for (const x of m.packs) expect(x.size > 0 && x.priceMinor >= 0).toBe(true)
   })
 })
+
+it('a roll of tape is so many whole strips: its end is wasted', () => {
+  const w = demoWorkshops('2026-05-15').find((x) => x.designs[0]!.recipe.id === 'tape-film')!
+  const p = planWorkshop({ workshop: w, house: { ...house, cupboard: {} }, now: '2026-05-01T09:00:00-04:00[America/New_York]' })
+  const tape = p.kit.find((l) => l.unit === 'strips')!
+  const length = p.tape!.stripLengthMm
+  for (const pack of tape.toGet.packs) {
+    const roll = materialOf(tape.material).packs.find((x) => x.priceMinor === pack.priceMinor)!
+    expect(pack.size * length).toBeLessThanOrEqual(roll.size)
+    expect((pack.size + 1) * length).toBeGreaterThan(roll.size)
+  }
+  expect(tape.toGet.packs.length).toBeGreaterThan(0)
+})

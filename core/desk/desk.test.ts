@@ -79,6 +79,17 @@ describe('an answer', () => {
   })
 })
 
+it('when names were erased, no deed of this visit and nothing unsettled knows one; other deeds stay', () => {
+  const name: Change = { path: `group/participants/${moths.group.participants[0]!.id}/name`, before: 'Edda', after: 'Runa' }
+  const did = (s: DeskState, n: number, changes: Change[]) =>
+    step(s, { kind: 'did', deed: { kind: 'x', label: `d${n}`, subject, changes }, command: { ...command(n, 1, 1), changes } })
+  let s = did(did(begun(), 1, [name]), 2, [{ path: 'group/helpers', before: 1, after: 2 }])
+  s = step(s, { kind: 'kept', pending: [], unsettled: [{ ...waiting({ ...command(9, 1, 1), changes: [name] }), clashes: [] }] })
+  const after = step(s, { kind: 'forgot', id })
+  expect([after.done.map((d) => d.deed.label), after.unsettled]).toEqual([['d2'], []])
+  expect(step(s, { kind: 'forgot', id: 'other' }).done.length).toBe(2)
+})
+
 describe('what is loaded', () => {
   it('never replaces what is newer here, and says what is older', () => {
     const here = step(begun(), applied(command(1, 1, 3), 2))

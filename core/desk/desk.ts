@@ -85,6 +85,8 @@ export type DeskEvent =
   | { kind: 'answered'; commands: readonly Waiting[]; outcomes: readonly Answered[]; documents: readonly Document[] }
   | { kind: 'kept'; pending: readonly Waiting[]; unsettled: readonly Unsettled[] }
   | { kind: 'settled'; id: string }
+  /** Everybody's name in a workshop was erased for good: no deed of this visit brings one back. */
+  | { kind: 'forgot'; id: string }
   | { kind: 'lost' }
   | { kind: 'back' }
 
@@ -127,6 +129,8 @@ export function step(s: DeskState, e: DeskEvent): DeskState {
       return kept(s, e)
     case 'settled':
       return { ...s, unsettled: s.unsettled.filter((u) => u.command.id !== e.id) }
+    case 'forgot':
+      return forgot(s, e.id)
     case 'lost':
       return { ...s, offline: true }
     case 'back':
@@ -247,6 +251,17 @@ function kept(s: DeskState, e: { pending: readonly Waiting[]; unsettled: readonl
     ...s,
     pending: [...e.pending, ...s.pending.filter((w) => !before.has(w.command.id))],
     unsettled: [...s.unsettled, ...e.unsettled.filter((u) => u.tab === s.tab && !known.has(u.command.id))],
+  }
+}
+
+function forgot(s: DeskState, id: string): DeskState {
+  const ofPeople = ({ subject, changes }: Pick<Deed, 'subject' | 'changes'>) =>
+    subject.kind === 'workshop' && subject.id === id && changes.some((c) => c.path === '' || c.path.startsWith('group/participants'))
+  return {
+    ...s,
+    done: s.done.filter((d) => !ofPeople(d.deed)),
+    undone: s.undone.filter((d) => !ofPeople(d.deed)),
+    unsettled: s.unsettled.filter((u) => !ofPeople(u.command)),
   }
 }
 

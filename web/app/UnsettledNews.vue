@@ -34,27 +34,21 @@ const settle = (u: Unsettled, mine: boolean) => desk.settle(u, mine)
     <div v-for="r in rows" :key="r.u.command.id" class="row">
       <p>
         <template v-if="r.u.clashes">
-          <span v-for="f in r.fields" :key="f.path" class="said">
+          <template v-for="f in r.fields" :key="f.path">
             <b>{{ f.field }}:</b>
-            <template v-if="f.gone">
-              it went meanwhile. You had <q>{{ f.yours }}</q>.</template
-            >
-            <template v-else>
-              somebody else was first. Yours <q>{{ f.yours }}</q>, theirs <q>{{ f.theirs }}</q>.</template
-            >
-          </span>
-          <span v-if="r.more" class="said">And {{ r.more }} more.</span>
-          <span class="said">Theirs stands; yours is kept until you choose.</span>
+            {{ f.gone ? 'it went meanwhile. You had' : 'somebody else was first. Yours' }} <q>{{ f.yours }}</q><template v-if="!f.gone"
+              >, theirs <q>{{ f.theirs }}</q></template
+            >.
+          </template>
+          {{ r.more ? `And ${r.more} more.` : '' }} Theirs stands; yours is kept until you choose.
         </template>
         <template v-else-if="r.u.error">
-          <span class="said"
-            ><b>{{ r.where || capital(r.u.label) }}</b> was not taken: {{ r.u.error.what }}. {{ r.u.error.remedy }}</span
-          >
-          <span v-if="r.text" class="said"
-            >You had written <q>{{ r.text }}</q>.</span
-          >
+          <b>{{ r.where || capital(r.u.label) }}</b> was not taken: {{ r.u.error.what }}. {{ r.u.error.remedy }}
+          <template v-if="r.text">
+            You had written <q>{{ r.text }}</q>.
+          </template>
         </template>
-        <span v-if="r.title" class="two said">{{ r.title }}</span>
+        {{ r.title && `(${r.title})` }}
       </p>
       <span class="ways">
         <template v-if="r.u.clashes">
@@ -84,9 +78,6 @@ const settle = (u: Unsettled, mine: boolean) => desk.settle(u, mine)
 .row p {
   margin: 0;
   overflow-wrap: anywhere;
-}
-.said {
-  margin-right: 6px;
 }
 .ways {
   display: flex;

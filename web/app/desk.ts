@@ -256,7 +256,9 @@ export const useDesk = defineStore('desk', () => {
     await flush()
     await api.eraseNames(id, actor.value)
     await forgetIn(id)
-    for (const u of state.value.unsettled) if (u.command.subject.id === id) happen({ kind: 'settled', id: u.command.id })
+    const e: DeskEvent = { kind: 'forgot', id }
+    happen(e)
+    broadcast(e)
     await refresh({ kind: 'workshop', id })
   }
 

@@ -6,7 +6,8 @@ import type { Router } from 'vue-router'
 export function useNewerVersion(router: Router) {
   const newer = ref(false)
   let to = ''
-  const said = (e: unknown) => /dynamically imported module|module script failed|preload/i.test(e instanceof Error ? e.message : String(e))
+  const said = (e: unknown) =>
+    /dynamically imported module|module script failed|preload|resolve component/i.test(e instanceof Error ? e.message : String(e))
   /** A part that is missing while the server answers: the build is another one. */
   async function check(): Promise<void> {
     const page = await fetch('/', { cache: 'no-store' }).catch(() => undefined) // offline: nothing is newer, only away

@@ -5,8 +5,8 @@ import { afterAll, beforeAll, expect, it } from 'vitest'
 import { inject } from 'vitest'
 import { uuidv7 } from 'uuidv7'
 import { demoHouses, demoWorkshops } from '#core/demo'
-import type { Picture, Workshop } from '#core/workshop'
-import { loadSummaries, loadWorkshop } from '../desk/documents'
+import type { Picture, Summary, Workshop } from '#core/workshop'
+import { loadSummaries, loadWorkshop, type Stored } from '../desk/documents'
 import { Saver } from '../desk/saver'
 import { seedDemo } from '../desk/seed'
 import { eraseNames, sweepPictures } from '../forgetting/forgetting'
@@ -70,7 +70,7 @@ it('a database of the version before keeps all it has: documents, names, version
   }
 })
 it('gets summaries of what was there before there were any', async () => {
-  const summaries = await loadSummaries(pool)
+  const summaries = JSON.parse(await loadSummaries(pool)) as Stored<Summary>[]
   expect(summaries.map((s) => [s.body.id, s.body.people]).sort()).toEqual(
     demoWorkshops('2026-05-15')
       .map((w) => [w.id, w.group.participants.length])

@@ -1,6 +1,6 @@
 import type { House } from '#core/house'
 import { eraseDay } from '#core/pictures'
-import { applyChanges, summaryOf, type Change, type Summary, type Workshop } from '#core/workshop'
+import { applyChanges, summaryOf, type Change, type Workshop } from '#core/workshop'
 import { many, maybeOne, run, type Db } from '../db/query'
 import { namesChanged, withNames, withoutNames, writeNames } from './names'
 
@@ -15,9 +15,14 @@ export const loadHouses = (db: Db): Promise<Stored<House>[]> => many(db, 'select
 export const loadHouse = (db: Db, id: string): Promise<Stored<House> | undefined> =>
   maybeOne(db, 'select version, body from house where id = $1', [id])
 
-/** What lists say of every workshop, oldest first; those of last year and before only when they are asked for. */
-export const loadSummaries = (db: Db): Promise<Stored<Summary>[]> =>
-  many(db, `select version, summary as body from workshop order by summary ->> 'createdAt', id`)
+/** What lists say of every workshop, oldest first, as the JSON of a list of {@link Stored}: the database writes it, nobody reads it here. */
+export async function loadSummaries(db: Db): Promise<string> {
+  const [row] = await many<{ list: string | null }>(
+    db,
+    `select json_agg(json_build_object('version', version, 'body', summary) order by summary ->> 'createdAt', id)::text as list from workshop`,
+  )
+  return row?.list ?? '[]'
+}
 
 /** Of a workshop's row `w`: the changes since its body was written, in order; and its names, by participant. */
 export const sinceBody = `(select jsonb_agg(c.changes order by c.version) from command c

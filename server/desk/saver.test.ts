@@ -1,10 +1,10 @@
 import { afterAll, beforeAll, describe, expect, it, test } from 'vitest'
 import { uuidv7 } from 'uuidv7'
-import { newWorkshop, setHeadcount, type Change, type Workshop } from '#core/workshop'
+import { newWorkshop, setHeadcount, type Change, type Summary, type Workshop } from '#core/workshop'
 import { inTransaction } from '../db/query'
 import { command, fixed, freshDatabase, startServer } from '../testing/start'
 import { applyCommands } from './commands'
-import { loadSummaries, loadWorkshop } from './documents'
+import { loadSummaries, loadWorkshop, type Stored } from './documents'
 import { Saver } from './saver'
 import { seedDemo } from './seed'
 
@@ -225,14 +225,14 @@ describe('a body that is some commands behind', () => {
       if (n === 30 || n === 59) {
         const found = (await loadWorkshop(pool, id))!
         expect([found.version, found.body.title, found.body.group.participants[0]!.name]).toEqual([n + 2, `T${n}`, next])
-        expect((await loadSummaries(pool)).find((s) => s.body.id === id)!.body.title).toBe(`T${n}`)
+        expect((JSON.parse(await loadSummaries(pool)) as Stored<Summary>[]).find((s) => s.body.id === id)!.body.title).toBe(`T${n}`)
       }
     }
     const { rows } = await pool.query<{ behind: number }>('select version - body_version as behind from workshop where id = $1', [id])
     expect(rows[0]!.behind).toBeLessThan(45)
     const more = setHeadcount((await loadWorkshop(pool, id))!.body, 20, ['x', 'y'])
     expect((await saver.save([command(id, more.changes, more.guards)], fixed)).outcomes[0]!.status).toBe('applied')
-    expect((await loadSummaries(pool)).find((s) => s.body.id === id)!.body.people).toBe(20)
+    expect((JSON.parse(await loadSummaries(pool)) as Stored<Summary>[]).find((s) => s.body.id === id)!.body.people).toBe(20)
     await saver.close()
     await close()
   })

@@ -1,14 +1,9 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
-import type { House } from '#core/house'
-import { pieceStates, type PieceState } from '#core/recipe'
-import { addMinutes, inZone, minutesBetween, readInstant, sayShortDay } from '#core/time'
-import { placeLocal } from '#core/time'
+import { inZone, placeLocal, readInstant, sayShortDay } from '#core/time'
 import type { Summary } from '#core/workshop'
 import { useDesk } from '../app/desk'
-import HouseDrawing from '../ui/HouseDrawing.vue'
-import PieceToken from '../ui/PieceToken.vue'
-import VerdictShape from '../ui/VerdictShape.vue'
+import ProofStrip from './ProofStrip.vue'
 import { stripScale } from './stripScale'
 
 /** A strip of paper a workshop long, from its making to its last date; numbered squares are classes, solid once held. */
@@ -19,54 +14,17 @@ const house = computed(() => desk.house(props.workshops[0]!.houseId)!)
 const now = computed(() => inZone(desk.now, house.value.timeZone))
 const scale = computed(() => stripScale(now.value, house.value.timeZone, house.value.weekStart))
 /** Each strip by the clock of its own house: a day is where it is for those who are there. */
-const scaleOf = (h: House) => stripScale(inZone(desk.now, h.timeZone), h.timeZone, house.value.weekStart)
+const scales = computed(
+  () => new Map(desk.houseList.map((h) => [h.id, stripScale(inZone(desk.now, h.timeZone), h.timeZone, house.value.weekStart)])),
+)
 /** Drawn as they are scrolled to: so many at first, and more when the last is near. */
-const many = 30
+const many = 12
 const shown = ref(many)
 const near = computed(() => props.workshops.slice(0, shown.value))
 watch(near, (list) => desk.want(list.map((w) => w.id)), { immediate: true })
 const more = (isNear: boolean) => isNear && shown.value < props.workshops.length && (shown.value += many)
 const noon = (date: string) => placeLocal({ date, time: '12:00' }, house.value.timeZone).at
 const dayName = (date: string) => sayShortDay(noon(date))
-
-const rows = computed(() => {
-  const scales = new Map(desk.houseList.map((h) => [h.id, scaleOf(h)]))
-  return near.value.map((w) => {
-    const h = desk.house(w.houseId)!
-    const plan = desk.planSoon(w.id)
-    const say = desk.say(h)
-    const at = scales.get(h.id)!.at
-    const sessions = w.sessions
-      .map((s) => ({
-        from: placeLocal({ date: s.date, time: s.start }, h.timeZone, s.later).at,
-        to: placeLocal({ date: s.date, time: s.end }, h.timeZone, s.later).at,
-      }))
-      .sort((a, b) => minutesBetween(b.from, a.from))
-    const last = sessions.at(-1)
-    const over = sessions.length > 0 && sessions.every((s) => minutesBetween(s.to, desk.now) > 0)
-    const finding = over ? undefined : plan?.findings.find((f) => f.level !== 'note')
-    const errand = over ? undefined : plan?.errands.find((e) => e.state !== 'done')
-    const pieces = plan && w.people ? `${plan.pieceName.split(' ').at(-1)}${w.people > 1 ? 's' : ''}` : 'people'
-    return {
-      w,
-      state: halfway(w),
-      over,
-      errand: errand && { at: at(errand.by), text: `${say.errand(errand).title} by ${say.at(errand.by)}` },
-      dated: !!last,
-      who: `${h.name.split(' ')[0]}, ${w.people} ${pieces}`,
-      from: at(w.createdAt),
-      now: at(inZone(desk.now, h.timeZone)),
-      to: last ? at(addMinutes(last.to, 360)) : at(addMinutes(desk.now, 4320)),
-      classes: sessions.map((s, i) => ({ n: i + 1, at: at(s.from), held: minutesBetween(s.to, desk.now) > 0 })),
-      finding: finding && { level: finding.level, text: say.finding(finding).title },
-    }
-  })
-})
-/** The state that half of the pieces have reached; who has no piece yet does not count where others have. */
-function halfway(w: Summary): PieceState {
-  const made = pieceStates.flatMap((s) => Array.from({ length: s === 'to-print' ? 0 : (w.states[s] ?? 0) }, () => s)).reverse()
-  return made[Math.floor(made.length / 2)] ?? 'to-print'
-}
 </script>
 <template>
   <div class="strips" role="list" aria-label="All workshops">
@@ -88,79 +46,28 @@ function halfway(w: Summary): PieceState {
         >
       </div>
     </div>
-    <div v-for="r in rows" :key="r.w.id" role="listitem" class="row">
-      <router-link :to="`/w/${r.w.id}/bench/kit`" class="title"
-        ><span class="art"><HouseDrawing :drawing="r.w.drawing" :width="40" /></span
-        ><span class="names"
-          ><b>{{ r.w.title }}</b
-          ><span class="small two">{{ r.who }}</span></span
-        ></router-link
-      >
-      <div class="lane">
-        <i class="week" :style="{ left: `${scale.week.from}%`, width: `${scale.week.to - scale.week.from}%` }" aria-hidden="true" />
-        <i
-          class="paper"
-          :class="{ open: !r.dated }"
-          :style="{ left: `${r.from}%`, width: `${Math.max(1.5, r.to - r.from)}%` }"
-          aria-hidden="true"
-        />
-        <PieceToken
-          class="tok"
-          :state="r.state"
-          :size="24"
-          :style="{ left: `calc(${Math.min(r.over ? r.to : r.now, Math.max(r.from, r.to))}% - 12px)` }"
-        />
-        <span v-for="c in r.classes" :key="c.n" class="class" :class="{ held: c.held }" :style="{ left: `calc(${c.at}% - 12px)` }"
-          ><span class="sr">class </span>{{ c.n }}</span
-        >
-        <svg v-if="r.errand" class="errand" :style="{ left: `${r.errand.at}%` }" width="16" height="30" aria-hidden="true">
-          <path d="M2 0v30M2 1h12l-4 5 4 5H2" fill="var(--text)" stroke="var(--text)" stroke-width="2" />
-        </svg>
-      </div>
-      <div class="said small">
-        <template v-if="r.finding"
-          ><VerdictShape :state="r.finding.level === 'stop' ? 'stop' : 'look'" :size="16" />
-          <b :class="r.finding.level === 'stop' ? 'stop' : 'watch'">{{ r.finding.text }}</b></template
-        ><template v-else-if="r.over"><b>Done.</b></template
-        ><template v-else-if="!r.dated"><b>No date.</b></template
-        ><template v-else-if="r.errand">{{ r.errand.text }}</template>
-      </div>
-      <div class="do">
-        <v-menu
-          ><template #activator="{ props: p }"
-            ><button type="button" class="plain dots" v-bind="p" :aria-label="`More for ${r.w.title}`">⋯</button></template
-          ><v-list
-            ><v-list-item title="Duplicate" @click="$emit('copy', r.w)" /><v-list-item
-              title="Archive"
-              @click="$emit('archive', r.w)" /><v-list-item
-              title="Workshop out (JSON)"
-              :href="`/api/workshops/${r.w.id}/workshop.json`" /><v-list-item
-              title="Plan out (JSON)"
-              :href="`/api/workshops/${r.w.id}/plan.json`" /></v-list
-        ></v-menu>
-      </div>
-    </div>
+    <ProofStrip
+      v-for="w in near"
+      :key="w.id"
+      :workshop="w"
+      :scale="scales.get(w.houseId)!"
+      @copy="$emit('copy', $event)"
+      @archive="$emit('archive', $event)"
+    />
     <div v-if="shown < workshops.length" v-intersect="more" class="more two small">{{ workshops.length - shown }} more below</div>
   </div>
 </template>
 <style scoped>
-.scale,
-.row {
+.scale {
   display: grid;
   grid-template-columns: 250px minmax(0, 1fr) 230px 44px;
   gap: 10px;
   align-items: center;
-}
-.scale {
   border-bottom: 2px solid var(--text);
 }
 .scale .lane {
   grid-column: 2;
   height: 24px;
-}
-.row {
-  border-bottom: 1px solid var(--rule);
-  min-height: 46px;
 }
 .lane {
   position: relative;
@@ -190,104 +97,12 @@ function halfway(w: Summary): PieceState {
   font-weight: 800;
   border-left: 3px solid var(--ink);
 }
-.title {
-  display: flex;
-  gap: 12px;
-  align-items: center;
-  color: var(--text);
-  text-decoration: none;
-  min-width: 0;
-  padding: 3px 0;
-}
-.title:hover b {
-  text-decoration: underline;
-}
-.art {
-  background: #fbf8f1;
-  color: #241c17;
-  border: 1px solid var(--edge);
-  padding: 3px;
-  display: grid;
-}
-.names {
-  display: grid;
-  min-width: 0;
-  line-height: 1.15;
-}
-.names * {
-  overflow: hidden;
-  text-overflow: ellipsis;
-  white-space: nowrap;
-}
-.paper {
-  position: absolute;
-  top: 10px;
-  height: 26px;
-  background: var(--stock);
-  border: 1.5px solid var(--edge);
-  box-shadow: 3px 3px 0 0 var(--night);
-}
-.paper.open {
-  border-style: dashed;
-  box-shadow: none;
-  background: transparent;
-}
-.tok {
-  position: absolute;
-  top: 11px;
-}
-.class {
-  position: absolute;
-  top: 9px;
-  width: 24px;
-  height: 28px;
-  display: grid;
-  place-items: center;
-  font: 750 15px var(--f-head);
-  background: var(--stock);
-  border: 2px solid var(--text);
-}
-.held {
-  background: var(--text);
-  color: var(--stock);
-}
-.errand {
-  position: absolute;
-  top: 8px;
-}
-.said {
-  line-height: 1.2;
-}
 .more {
   padding: 14px 0;
-}
-.dots {
-  min-width: 44px;
-  min-height: 44px;
-  display: grid;
-  place-items: center;
-  font-weight: 800;
-}
-.dots:hover {
-  background: var(--wash);
-}
-.dots:focus-visible {
-  outline: 3px solid var(--ink);
 }
 @media (max-width: 900px) {
   .scale {
     display: none;
-  }
-  .row {
-    grid-template-columns: minmax(0, 1fr) 44px;
-  }
-  .row .lane {
-    display: none;
-  }
-  .said {
-    grid-column: 1;
-    grid-row: 2;
-    padding-bottom: 6px;
   }
 }
 </style>

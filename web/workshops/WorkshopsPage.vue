@@ -19,7 +19,9 @@ const router = useRouter()
 const { incoming, problem, bringIn } = useBringIn(async (text) => (await api.lookAtWorkshop(text)).workshop)
 const showArchive = ref(false)
 const shownArchived = ref(40)
-const nowLocal = (houseId: string) => inZone(desk.now, desk.house(houseId)?.timeZone ?? 'UTC').slice(0, 16)
+/** The local time of each house, worked out once a minute. */
+const local = computed(() => new Map(desk.houseList.map((h) => [h.id, inZone(desk.now, h.timeZone).slice(0, 16)])))
+const nowLocal = (houseId: string) => local.value.get(houseId) ?? desk.now.slice(0, 16)
 const arranged = computed(() => arrange(desk.summaries, nowLocal))
 /** The soonest workshops are here whole: what is due is looked for in their plans. */
 const soonest = computed(() => arranged.value.coming.slice(0, 12).map((w) => w.id))

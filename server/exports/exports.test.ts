@@ -37,6 +37,38 @@ describe('JSON', () => {
   })
 })
 
+describe('text that people type', () => {
+  it('cannot make events or fields of its own in a calendar', async () => {
+    const title = 'Moths\r\nEND:VEVENT\r\nBEGIN:VEVENT\nSUMMARY:Not so\u2028X-EVIL:1'
+    const changes = [{ path: 'title', before: (await get('workshop.json')).body.workshop.title as string, after: title }]
+    const { body } = await server.api.post('/api/commands').send([command(id, changes)])
+    expect(body.outcomes[0].status).toBe('applied')
+    const text = (await get('sessions.ics')).text
+    const calendar = new ICAL.Component(ICAL.parse(text) as unknown[] as never)
+    const events = calendar.getAllSubcomponents('vevent')
+    expect(events.length).toBe((text.match(/^BEGIN:VEVENT/gm) ?? []).length)
+    expect(events.some((e) => e.getFirstPropertyValue('summary') === 'Not so')).toBe(false)
+    expect(text).not.toMatch(/^X-EVIL/m)
+    await server.api.post('/api/commands').send([command(id, [{ path: 'title', before: title, after: changes[0]!.before }])])
+  })
+  it('events of a workshop that was brought in twice are not the same events', async () => {
+    const w = demoWorkshops('2026-05-15')[0]!
+    const copy = { ...w, id: 'brought-in', title: 'Brought in', pictures: [] }
+    await server.api.post('/api/commands').send([command(copy.id, [{ path: '', before: null, after: copy }])])
+    const ids = async (which: string) => [...(await get('sessions.ics', which)).text.matchAll(/^UID:(.*)$/gm)].map((m) => m[1]!.trim())
+    const [a, b] = [await ids(id), await ids('brought-in')]
+    expect(a.length).toBeGreaterThan(2)
+    expect(a.filter((x) => b.includes(x))).toEqual([])
+  })
+  it('prices have the digits of their currency', async () => {
+    const price = async () => (await get('kit.csv')).text.split('\r\n').find((l) => l.startsWith('Decoupage'))!
+    expect(await price()).toMatch(/,9\.00,USD,/)
+    await server.api.post('/api/commands').send([command('saltbox', [{ path: 'currency', before: 'USD', after: 'JPY' }], [], 'house')])
+    expect(await price()).toMatch(/,900,JPY,/)
+    await server.api.post('/api/commands').send([command('saltbox', [{ path: 'currency', before: 'JPY', after: 'USD' }], [], 'house')])
+  })
+})
+
 describe('CSV', () => {
   it('of the roster and the kit', async () => {
     expect((await get('roster.csv')).text).toContain('Edda,adult')

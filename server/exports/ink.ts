@@ -6,13 +6,21 @@ export type Doc = typeof PDFKit.prototype
 type Style = keyof typeof fallbacks
 
 const opened = new Map<Face, { hasGlyphForCodePoint(code: number): boolean }>()
+const drawn = new Map<string, boolean>()
+/** Whether a face has a letter; looked up once a letter, a page asks thousands of times. */
 function has(face: Face, code: number): boolean {
+  const key = `${face}/${code}`
+  let answer = drawn.get(key)
+  if (answer === undefined) drawn.set(key, (answer = open(face).hasGlyphForCodePoint(code)))
+  return answer
+}
+function open(face: Face): { hasGlyphForCodePoint(code: number): boolean } {
   let font = opened.get(face)
   if (!font) {
     font = fontkit.openSync(faces[face]) as unknown as { hasGlyphForCodePoint(code: number): boolean }
     opened.set(face, font)
   }
-  return font.hasGlyphForCodePoint(code)
+  return font
 }
 
 export function registerFaces(doc: Doc): void {

@@ -55,7 +55,14 @@ onBeforeUnmount(() => window.removeEventListener('imprenta:people', byKey))
     <TrimSheet v-if="width > 760" class="work">
       <component :is="panels.get(panel)" :bench="bench" @people="setPeople" @take="take" />
     </TrimSheet>
-    <component :is="width > 1100 ? WhatItMeans : MeansPullUp" :plan="plan" :say="say" :since="since" :effect="bench.effect" @take="take" />
+    <component
+      :is="width > 1100 ? WhatItMeans : MeansPullUp"
+      :plan="plan"
+      :say="say"
+      :since="since"
+      :effect="bench.effectSoon"
+      @take="take"
+    />
     <v-dialog :model-value="!!question" max-width="440" @update:model-value="question = undefined">
       <div v-if="question" class="ask">
         <h2>{{ question.names.join(', ') }} would go</h2>

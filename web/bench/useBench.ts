@@ -1,5 +1,5 @@
 import { uuidv7 } from 'uuidv7'
-import { computed, type Ref } from 'vue'
+import { computed, shallowReactive, type Ref } from 'vue'
 import { difference, planWorkshop, type Difference, type Plan, type Remedy } from '#core/plan'
 import type { Phrases } from '#core/phrases'
 import {
@@ -64,9 +64,43 @@ export function useBench(id: Ref<string>) {
     return effectOf(plan.value, tried(r.changes)!, say.value)
   }
 
-  return { desk, workshop, house, plan, say, since, change, act, set, people, effect, tried }
+  const effectSoon = soon(plan, effect)
+
+  return { desk, workshop, house, plan, say, since, change, act, set, people, effect, effectSoon, tried }
 }
 export type Bench = ReturnType<typeof useBench>
+
+/** What ways out would do, worked out one after another once the plan is on the screen: each takes a plan of its own. Empty until
+ *  then. */
+function soon(plan: Ref<Plan | undefined>, effect: (r: Remedy) => string): (r: Remedy) => string {
+  const known = new WeakMap<Plan, Map<string, string>>()
+  const waiting = new Map<string, Remedy>()
+  let timer: ReturnType<typeof setTimeout> | undefined
+  const next = (of: Plan) => {
+    timer = undefined
+    const [first] = waiting
+    if (!first || plan.value !== of) return void waiting.clear()
+    waiting.delete(first[0])
+    known.get(of)!.set(first[0], effect(first[1]))
+    if (waiting.size > 0) timer = setTimeout(() => next(of))
+  }
+  return (r) => {
+    const p = plan.value
+    if (!p || r.changes.length === 0) return ''
+    if (!known.has(p)) {
+      known.set(p, shallowReactive(new Map()))
+      waiting.clear()
+      clearTimeout(timer)
+      timer = undefined
+    }
+    const key = JSON.stringify(r.changes)
+    const found = known.get(p)!.get(key)
+    if (found !== undefined) return found
+    waiting.set(key, r)
+    timer ??= setTimeout(() => next(p), 60)
+    return ''
+  }
+}
 
 const telling = ['recommended', 'packs/', 'cost-bought', 'session/', 'sheets', 'adults']
 

@@ -1,0 +1,68 @@
+import 'fake-indexeddb/auto'
+import { openDB } from 'idb'
+import { expect, it, vi } from 'vitest'
+import type { Command } from '#core/workshop'
+
+const command = (id: string): Command => ({
+  id,
+  subject: { kind: 'workshop', id: 'w' },
+  baseVersion: 1,
+  kind: 'helpers',
+  changes: [{ path: 'group/helpers', before: 1, after: 2 }],
+  guards: [],
+  actor: 'Noor',
+  at: '',
+})
+const waiting = (id: string) => ({ command: command(id), label: `deed ${id}`, tab: 't' })
+
+it('what waited in the form of the version before is taken over, in its order; what comes stands after it', async () => {
+  const before = await openDB('imprenta', 1, { upgrade: (d) => void d.createObjectStore('queue', { keyPath: 'id' }) })
+  await before.put('queue', command('01b'))
+  await before.put('queue', command('01a'))
+  before.close()
+  vi.resetModules()
+  const { queue } = await import('./queue')
+  await queue.put(waiting('00z'))
+  expect((await queue.all()).map((w) => [w.command.id, w.label, w.tab])).toEqual([
+    ['01a', 'helpers', ''],
+    ['01b', 'helpers', ''],
+    ['00z', 'deed 00z', 't'],
+  ])
+  await queue.remove(['01a', 'unknown'])
+  expect((await queue.all()).map((w) => w.command.id)).toEqual(['01b', '00z'])
+  await queue.remove(['01b', '00z'])
+  expect(await queue.all()).toEqual([])
+})
+
+it('what has to be settled is kept by its command, and what tells of people is forgotten with them', async () => {
+  const { forgetIn, unsettled } = await import('./queue')
+  const name = { ...command('n'), changes: [{ path: 'group/participants/p/name', before: null, after: 'Edda' }] }
+  await unsettled.put({ command: name, label: 'a name', tab: 't', clashes: [] })
+  await unsettled.put({ ...waiting('h'), clashes: [] })
+  await unsettled.put({ ...waiting('h'), label: 'later', clashes: [] })
+  expect((await unsettled.all()).map((u) => u.label)).toEqual(['later', 'a name'])
+  await forgetIn('other')
+  expect(await unsettled.all()).toHaveLength(2)
+  await forgetIn('w')
+  expect((await unsettled.all()).map((u) => u.label)).toEqual(['later'])
+  await unsettled.remove('h')
+  expect(await unsettled.all()).toEqual([])
+})
+
+it('a page served over plain HTTP has no locks: a lease takes their place, one after another', async () => {
+  vi.stubGlobal('navigator', {})
+  vi.stubGlobal('sessionStorage', { getItem: () => null, setItem: () => undefined })
+  const { inTurn, nameTab } = await import('./turns')
+  const log: string[] = []
+  const task = (name: string, ms: number) =>
+    inTurn('x', async () => {
+      log.push(`${name} in`)
+      await new Promise((go) => setTimeout(go, ms))
+      log.push(`${name} out`)
+      if (name === 'b') throw new Error('b failed')
+    }).catch((e: Error) => log.push(e.message))
+  await Promise.all([task('a', 30), task('b', 10), task('c', 10)])
+  for (const name of ['a', 'b', 'c']) expect(log.indexOf(`${name} out`)).toBe(log.indexOf(`${name} in`) + 1)
+  expect(log).toContain('b failed')
+  expect(await (await nameTab()).others()).toBeUndefined()
+})

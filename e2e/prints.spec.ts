@@ -35,7 +35,7 @@ test('a class of 24 with own pictures, from a folder to printed sheets', async (
   await expect(page.getByText('0 of 24 are in')).toBeVisible()
   await dropFiles(page, await Promise.all(Array.from({ length: 24 }, (_, i) => file(`seat ${i + 1}.png`, motifs[i % 6]))))
   await expect(page.getByText('24 of 24 are in')).toBeVisible({ timeout: 120_000 })
-  await expect(tile(page, 'Seat 7:')).toBeVisible()
+  await expect(tile(page, 'Seat B3:')).toBeVisible()
   expect(await axe(page)).toEqual([])
   await page.getByRole('link', { name: 'Prints', exact: true }).click()
   await expect(page.getByText('No fewer are possible.')).toBeVisible({ timeout: 20_000 })

@@ -11,6 +11,10 @@ import { router } from './app/router'
 import { vuetify } from './app/theme'
 
 const app = createApp(App).use(createPinia()).use(router).use(vuetify)
-void useDesk().start()
+const desk = useDesk()
+// The workshop that the address names comes with the first answer.
+const named = /^\/w\/([a-z0-9-]{1,64})/.exec(location.pathname)?.[1]
+if (named) desk.want([named])
+void desk.start()
 // Drawn once the place is known, so that nothing shifts; a page that cannot be fetched still gets the frame.
 void router.isReady().finally(() => app.mount('#app'))

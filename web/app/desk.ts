@@ -169,14 +169,15 @@ export const useDesk = defineStore('desk', () => {
     await fetchStale()
   }
 
-  /** What came back: every tab hears it; what a tab that is closed has left unsettled becomes this one's. */
+  /** What came back: every tab hears it; what a tab that is closed has left unsettled becomes this one's, and so does everybody's where
+   *  the browser cannot say who is open. */
   async function answered(
     waiting: Waiting[],
     outcomes: Extract<DeskEvent, { kind: 'answered' }>['outcomes'],
     documents: readonly Document[],
   ): Promise<void> {
     const open = await others()
-    const mine = waiting.map((w) => (w.tab === '' || (open && !open.has(w.tab)) ? { ...w, tab: state.value.tab } : w))
+    const mine = waiting.map((w) => (open?.has(w.tab) ? w : { ...w, tab: state.value.tab }))
     const e: DeskEvent = { kind: 'answered', commands: mine, outcomes, documents }
     // What a person has to settle is kept before it is no longer waiting.
     happen(e)
@@ -269,7 +270,7 @@ export const useDesk = defineStore('desk', () => {
     state.value = { ...state.value, tab: named.tab }
     const [left, open] = await Promise.all([queue.all(), unsettled.all(), load()])
     const held = await others()
-    const adopted = open.map((u) => (u.tab === '' || (held && !held.has(u.tab)) ? { ...u, tab: named.tab } : u))
+    const adopted = open.map((u) => (held?.has(u.tab) ? u : { ...u, tab: named.tab }))
     happen({ kind: 'kept', pending: left, unsettled: adopted })
     if (channel)
       channel.onmessage = (m: MessageEvent<DeskEvent>) => {

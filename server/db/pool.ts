@@ -3,7 +3,7 @@ import pg from 'pg'
 /** A pool on one database. Always by connection string: without one, pg would silently try port 5432. A connection that is lost,
  *  at work or idle, tells whoever uses it and no one else: it never ends the server. */
 export function openPool(connectionString: string, max = 10): pg.Pool {
-  const pool = new pg.Pool({ connectionString, max, connectionTimeoutMillis: 5000 })
+  const pool = new pg.Pool({ connectionString, max, connectionTimeoutMillis: 5000, pipeline: true } as pg.PoolConfig)
   const lost = (e: Error) => console.error(JSON.stringify({ level: 'error', msg: 'database connection lost', why: e.message }))
   pool.on('error', lost)
   pool.on('connect', (client) => client.on('error', () => undefined))

@@ -262,7 +262,7 @@ function give(to: string) {
             isDate(($event.target as HTMLInputElement).value) &&
             set('deleteOn', ($event.target as HTMLInputElement).value, 'the day it is erased changed')
           "
-        /><span class="small two">{{
+        /><span class="small two until">{{
           {
             set: 'as somebody set it',
             class: `${keptDays.afterClass} days after the last class, whenever that is`,
@@ -360,5 +360,8 @@ input[type='range'] {
 .care {
   border-top: 1px solid var(--rule);
   padding-top: 10px;
+}
+.until {
+  display: block;
 }
 </style>

@@ -2,7 +2,7 @@
 import { uuidv7 } from 'uuidv7'
 import { computed, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
-import { addMinutes, inZone, minutesBetween, roundUpToHour, sayClock, sayDay } from '#core/time'
+import { addMinutes, inZone, minutesBetween, placeLocal, roundUpToHour, sayClock, sayDay, sayShortDay } from '#core/time'
 import { clockOf } from '#core/house'
 import { sayMinutes } from '#core/phrases'
 import { arrange, copyOf, newWorkshop, type Summary, type Workshop } from '#core/workshop'
@@ -27,6 +27,19 @@ const arranged = computed(() => arrange(desk.summaries, nowLocal))
 const soonest = computed(() => arranged.value.coming.slice(0, 12).map((w) => w.id))
 watch(soonest, (ids) => desk.want(ids), { immediate: true })
 const unfolded = ref('')
+const shownOfYear = ref(40)
+const unfold = (year: string) => {
+  unfolded.value = unfolded.value === year ? '' : year
+  shownOfYear.value = 40
+}
+/** The day of a workshop's last class, by the clock of its house. */
+const lastDay = (w: Summary) => {
+  const last = w.sessions
+    .map((s) => s.date)
+    .sort()
+    .at(-1)!
+  return sayShortDay(placeLocal({ date: last, time: '12:00' }, desk.house(w.houseId)?.timeZone ?? 'UTC').at)
+}
 
 /** The next class of all: the session that ends next. */
 const next = computed(() => {
@@ -277,11 +290,19 @@ function takeIn() {
     <ProofStrips v-if="arranged.listed.length" :workshops="arranged.listed" @copy="duplicate" @archive="archive($event, true)" />
     <div v-else class="outline">Here will be a strip of paper for each workshop, from its making to its last date.</div>
     <div v-for="y in arranged.years" :key="y.year" class="archive">
-      <button type="button" class="plain" :aria-expanded="unfolded === y.year" @click="unfolded = unfolded === y.year ? '' : y.year">
+      <button type="button" class="plain" :aria-expanded="unfolded === y.year" @click="unfold(y.year)">
         {{ unfolded === y.year ? '▾' : '▸' }} <b>{{ y.year }}</b>, {{ y.workshops.length }}
         {{ y.workshops.length === 1 ? 'workshop' : 'workshops' }}
       </button>
-      <ProofStrips v-if="unfolded === y.year" :workshops="y.workshops" @copy="duplicate" @archive="archive($event, true)" />
+      <ul v-if="unfolded === y.year">
+        <li v-for="w in y.workshops.slice(-shownOfYear).reverse()" :key="w.id">
+          <router-link :to="`/w/${w.id}/bench/kit`">{{ w.title }}</router-link>
+          <span class="two">{{ desk.house(w.houseId)?.name }}, {{ w.people }} people, {{ lastDay(w) }}</span>
+          <v-btn :aria-label="`Duplicate ${w.title}`" @click="duplicate(w)">Duplicate</v-btn>
+          <v-btn :aria-label="`Archive ${w.title}`" @click="archive(w, true)">Archive</v-btn>
+        </li>
+        <li v-if="y.workshops.length > shownOfYear"><v-btn @click="shownOfYear += 40">Show 40 more</v-btn></li>
+      </ul>
     </div>
     <div v-if="arranged.archived.length" class="archive">
       <button type="button" class="plain" :aria-expanded="showArchive" @click="showArchive = !showArchive">
@@ -300,6 +321,10 @@ function takeIn() {
   </main>
 </template>
 <style scoped>
+.archive a {
+  color: var(--text);
+  font-weight: 700;
+}
 .page {
   padding: 16px 20px 40px;
 }

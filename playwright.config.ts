@@ -1,4 +1,5 @@
 import { defineConfig } from '@playwright/test'
+import { chromiumOptions } from './e2e/chromium'
 
 export default defineConfig({
   testDir: 'e2e',
@@ -10,16 +11,6 @@ export default defineConfig({
   outputDir: '.local/e2e',
   use: {
     viewport: { width: 1280, height: 800 },
-    launchOptions: {
-      executablePath: '/usr/bin/chromium',
-      args: [
-        '--no-sandbox',
-        '--disable-gpu',
-        '--disable-background-networking',
-        '--disable-component-update',
-        '--disable-sync',
-        '--no-first-run',
-      ],
-    },
+    launchOptions: chromiumOptions,
   },
 })

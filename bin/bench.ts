@@ -1,6 +1,7 @@
 import { readFileSync } from 'node:fs'
 import { chromium } from '@playwright/test'
 import { gzipSync } from 'node:zlib'
+import { chromiumOptions } from '../e2e/chromium'
 import setup from '../e2e/setup'
 import { demoHouses, demoWorkshops } from '../core/demo'
 import { findMethods } from '../core/finder'
@@ -100,17 +101,7 @@ const url = process.env['IMPRENTA_URL']!
 
 /** All JavaScript fetched until the bench is usable, and the time to it. */
 async function firstBench(): Promise<void> {
-  const browser = await chromium.launch({
-    executablePath: '/usr/bin/chromium',
-    args: [
-      '--no-sandbox',
-      '--disable-gpu',
-      '--disable-background-networking',
-      '--disable-component-update',
-      '--disable-sync',
-      '--no-first-run',
-    ],
-  })
+  const browser = await chromium.launch(chromiumOptions)
   const times: number[] = []
   let bytes = 0
   let shift = 0

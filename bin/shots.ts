@@ -1,4 +1,5 @@
 import { chromium } from '@playwright/test'
+import { chromiumOptions } from '../e2e/chromium'
 import setup from '../e2e/setup'
 
 /** name, path, and where it differs: dark, narrow, what to do first. */
@@ -21,17 +22,7 @@ const shots: { name: string; path: string; dark?: boolean; narrow?: boolean; pre
 ]
 
 const stop = await setup()
-const browser = await chromium.launch({
-  executablePath: '/usr/bin/chromium',
-  args: [
-    '--no-sandbox',
-    '--disable-gpu',
-    '--disable-background-networking',
-    '--disable-component-update',
-    '--disable-sync',
-    '--no-first-run',
-  ],
-})
+const browser = await chromium.launch(chromiumOptions)
 for (const s of shots) {
   const page = await browser.newPage({ viewport: s.narrow ? { width: 390, height: 844 } : { width: 1280, height: 800 } })
   await page.addInitScript((dark) => {

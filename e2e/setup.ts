@@ -22,9 +22,15 @@ export default async function setup(durable: unknown = false): Promise<() => voi
   process.env['IMPRENTA_URL'] = `http://127.0.0.1:${port}`
   process.env['IMPRENTA_SERVER_PID'] = String(server.pid)
   process.env['IMPRENTA_E2E_DATABASE'] = cluster.url
-  return () => {
+  let ended = false
+  const end = () => {
+    if (ended) return
+    ended = true
     server.removeAllListeners('exit')
     server.kill('SIGKILL')
     cluster.stop()
   }
+  // A command that fails half-way leaves neither running: they would hold its output open.
+  process.once('exit', end)
+  return end
 }

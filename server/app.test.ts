@@ -1,6 +1,6 @@
 import { spawn } from 'node:child_process'
 import sharp from 'sharp'
-import { get } from 'node:http'
+import { createServer, get } from 'node:http'
 import type { AddressInfo } from 'node:net'
 import { afterAll, beforeAll, describe, expect, it, test } from 'vitest'
 import { migrate } from './db/migrate'
@@ -31,6 +31,8 @@ describe('the server', () => {
     ['no JSON', () => server.api.post('/api/commands').set('content-type', 'application/json').send('{'), 400, '(input)'],
     ['a wrong content type', () => server.api.post('/api/commands').set('content-type', 'text/plain').send('hello'), 415, '(request)'],
     ['3 MB', () => server.api.post('/api/commands').send([{ big: 'x'.repeat(3_000_000) }]), 413, '(input)'],
+    ['3 MB in pieces', () => inPieces(3), 413, '(input)'],
+    ['packed commands', () => server.api.post('/api/commands').set('content-encoding', 'gzip').send([]), 415, '(request)'],
     ['no list', () => server.api.post('/api/commands').send({}), 422, '(input)'],
     [
       '201 commands',
@@ -77,55 +79,45 @@ describe('the server', () => {
   })
 })
 
+/** So many MB of commands, their length not said before. */
+function inPieces(megabytes: number) {
+  const asked = server.api.post('/api/commands').type('json')
+  asked.write('["')
+  for (let i = 0; i < megabytes; i++) asked.write('x'.repeat(1_000_000))
+  return asked
+}
+
+/** Opens the server's events, does `then` once they say hello, and gives the first message in which `wanted` stands. */
+async function heardAfter(then: string, wanted: string): Promise<string> {
+  const listening = createServer(server.app).listen(0, '127.0.0.1')
+  await new Promise((r) => listening.once('listening', r))
+  const { port } = listening.address() as AddressInfo
+  const heard = await new Promise<string>((resolve, reject) => {
+    const req = get(`http://127.0.0.1:${port}/api/events`, (res) => {
+      res.setEncoding('utf8')
+      res.on('data', (d: string) => {
+        if (d.includes(': hello')) void server.pool.query(then)
+        if (!d.includes(wanted)) return
+        resolve(d)
+        req.destroy()
+      })
+    })
+    req.on('error', (e) => e.message.includes('hang up') || reject(e))
+  })
+  listening.closeAllConnections()
+  listening.close()
+  return heard
+}
+
 describe('events', () => {
   it('tell every page what changed, whichever server changed it', async () => {
-    const listening = server.app.listen(0, '127.0.0.1')
-    await new Promise((r) => listening.once('listening', r))
-    const { port } = listening.address() as AddressInfo
-    const heard = new Promise<string>((resolve, reject) => {
-      const req = get(`http://127.0.0.1:${port}/api/events`, (res) => {
-        res.setEncoding('utf8')
-        res.on('data', (d: string) => {
-          if (d.includes(': hello'))
-            void server.pool.query(`select pg_notify('imprenta', '{"kind":"workshop","id":"from-another-server"}')`)
-          if (d.includes('from-another-server')) {
-            resolve(d)
-            req.destroy()
-          }
-        })
-      })
-      req.on('error', (e) => e.message.includes('hang up') || reject(e))
-    })
-    expect(await heard).toContain('data: {"kind":"workshop","id":"from-another-server"}')
-    listening.closeAllConnections()
-    listening.close()
+    const note = '{"kind":"workshop","id":"from-another-server"}'
+    expect(await heardAfter(`select pg_notify('imprenta', '${note}')`, 'from-another-server')).toContain(`data: ${note}`)
   })
-})
-
-describe('a lost ear', () => {
-  it('is opened anew, and every page is told to look at everything again', async () => {
-    const listening = server.app.listen(0, '127.0.0.1')
-    await new Promise((r) => listening.once('listening', r))
-    const { port } = listening.address() as AddressInfo
-    const heard = new Promise<string>((resolve, reject) => {
-      const req = get(`http://127.0.0.1:${port}/api/events`, (res) => {
-        res.setEncoding('utf8')
-        res.on('data', (d: string) => {
-          if (d.includes(': hello'))
-            void server.pool.query(
-              `select pg_terminate_backend(pid) from pg_stat_activity where datname = current_database() and query = 'listen imprenta'`,
-            )
-          if (!d.includes('"kind":"all"')) return
-          resolve(d)
-          req.destroy()
-        })
-      })
-      req.on('error', (e) => e.message.includes('hang up') || reject(e))
-    })
-    expect(await heard).toContain('data: {"kind":"all"}')
+  it('are opened anew when their ear is lost, and every page is told to look at everything again', async () => {
+    const cut = `select pg_terminate_backend(pid) from pg_stat_activity where datname = current_database() and query = 'listen imprenta'`
+    expect(await heardAfter(cut, '"kind":"all"')).toContain('data: {"kind":"all"}')
     expect((await server.api.get('/healthz')).status).toBe(200)
-    listening.closeAllConnections()
-    listening.close()
   })
 })
 

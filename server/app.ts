@@ -1,20 +1,21 @@
 import compression from 'compression'
-import express, { type Express } from 'express'
+import express from 'express'
 import helmet from 'helmet'
-import type { IncomingMessage } from 'node:http'
+import type { IncomingMessage, RequestListener } from 'node:http'
 import { join } from 'node:path'
 import type pg from 'pg'
 import type { Logger } from 'pino'
 import { pinoHttp } from 'pino-http'
 import type { Clock } from './clock'
 import type { Crew } from './crew/crew'
-import { commandRoutes, deskRoutes } from './desk/routes'
+import { commandDoor } from './desk/door'
+import { deskRoutes } from './desk/routes'
 import type { Saver } from './desk/saver'
 import { answerErrors, notFound } from './errors'
 import type { Events } from './events/events'
 import { exportRoutes } from './exports/routes'
 import { importRoutes } from './imports/routes'
-import { onlyFromHere, onlyOurHosts } from './origin'
+import { onlyFromHere, ourHosts } from './origin'
 import { pictureRoutes } from './pictures/routes'
 import { printRoutes } from './prints/routes'
 
@@ -49,10 +50,13 @@ const csp = {
   },
 }
 
-export function makeApp({ pool, clock, events, saver, crew, log, pages, uploads, names }: Parts): Express {
+export function makeApp({ pool, clock, events, saver, crew, log, pages, uploads, names }: Parts): RequestListener {
   const app = express()
-  app.use(onlyOurHosts(names))
-  app.use('/api/commands', onlyFromHere, express.json({ limit: '2mb' }), commandRoutes(clock, saver))
+  const ourHost = ourHosts(names)
+  app.use((req, _res, next) => {
+    ourHost(req)
+    next()
+  })
   app.use(helmet({ contentSecurityPolicy: csp, strictTransportSecurity: false }))
   app.use(pinoHttp({ logger: log, autoLogging: { ignore: (req: IncomingMessage) => req.url === '/healthz' } }))
   app.get('/healthz', async (_req, res) => {
@@ -78,5 +82,6 @@ export function makeApp({ pool, clock, events, saver, crew, log, pages, uploads,
     app.get('/{*splat}', (_req, res) => res.sendFile(join(pages, 'index.html'), { maxAge: 0, cacheControl: true }))
   }
   app.use(answerErrors(log))
-  return app
+  const commands = commandDoor(ourHost, clock, saver, (err) => log.error({ err }, 'saving failed'))
+  return (req, res) => (req.method === 'POST' && /^\/api\/commands\/?(\?|$)/.test(req.url!) ? commands(req, res) : app(req, res))
 }

@@ -21,6 +21,16 @@ export class Foreign extends Error {
   }
 }
 
+/** More bytes than are taken at once. */
+export class TooLarge extends Error {
+  readonly type = 'entity.too.large'
+}
+
+/** What was sent cannot be read as JSON. */
+export class NotJson extends Error {
+  readonly type = 'entity.parse.failed'
+}
+
 export const notFound: RequestHandler = (req) => {
   throw new NotFound(`Nothing lives at ${req.path.slice(0, 100)}.`)
 }

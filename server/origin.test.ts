@@ -1,5 +1,5 @@
 import type { AddressInfo } from 'node:net'
-import { request } from 'node:http'
+import { createServer, request, type Server } from 'node:http'
 import { mkdtemp, writeFile, mkdir } from 'node:fs/promises'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
@@ -16,7 +16,7 @@ const id = 'moths-of-the-marsh'
 let server: Awaited<ReturnType<typeof startServer>>
 let pages: ReturnType<typeof supertest>
 let port = 0
-let listening: ReturnType<typeof server.app.listen>
+let listening: Server
 beforeAll(async () => {
   server = await startServer('origin')
   const folder = await mkdtemp(join(tmpdir(), 'imprenta-pages-'))
@@ -26,7 +26,7 @@ beforeAll(async () => {
   const { pool, saver, crew } = server
   const parts = { pool, saver, crew, clock: clockFrom(fixed), events: new Events(pool), log: pino({ level: 'silent' as const }) }
   pages = supertest(makeApp({ ...parts, pages: folder }))
-  listening = server.app.listen(0, '127.0.0.1')
+  listening = createServer(server.app).listen(0, '127.0.0.1')
   await new Promise((r) => listening.once('listening', r))
   port = (listening.address() as AddressInfo).port
 })

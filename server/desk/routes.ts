@@ -1,28 +1,10 @@
 import { Router } from 'express'
 import type pg from 'pg'
-import * as v from 'valibot'
-import { readInput } from '#core/reasons'
 import { actorOf, idIn, idsIn } from '../addresses'
 import type { Clock } from '../clock'
 import { NotFound } from '../errors'
 import { eraseNames } from '../forgetting/forgetting'
 import { loadHouse, loadHouses, loadSummaries, loadWorkshop, loadWorkshops } from './documents'
-import type { Saver } from './saver'
-
-const batch = v.pipe(
-  v.array(v.unknown(), 'not a list of commands | Send a list.'),
-  v.maxLength(200, 'more than 200 commands | Send 200 at a time.'),
-)
-
-/** Commands in. Stands before everything that other requests pass through: it is what is asked most. */
-export function commandRoutes(clock: Clock, saver: Saver): Router {
-  const router = Router()
-  router.post('/', async (req, res) => {
-    const { outcomes, documents } = await saver.save(readInput(batch, req.body), clock.now())
-    res.json({ outcomes, documents: documents.map(({ kind, id, version, body }) => ({ kind, id, version, body })) })
-  })
-  return router
-}
 
 /** Documents out, and names forgotten. */
 export function deskRoutes(pool: pg.Pool, clock: Clock): Router {

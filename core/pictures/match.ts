@@ -1,12 +1,22 @@
 import type { Participant } from '#core/workshop'
 
-/** Whose picture a file is, by its name: "Juno ferry.jpg", "13_anna-marie.png", "seat 5.jpg". The owner whose whole name stands in
- *  it; the longest name wins; two that fit equally are nobody's. Accents and case do not count. */
-export function ownerOf(fileName: string, people: readonly Participant[]): string | null {
+/** Whose picture a file is, by its name: "Juno ferry.jpg", "13_anna-marie.png", "seat B3.jpg", "B3.jpg", "seat 5.jpg" (the fifth seat
+ *  of the group). The owner whose whole name stands in it; the longest name wins; two that fit equally are nobody's. Accents and case
+ *  do not count. `seats` is what screens and paper call each seat ("B3"), by participant. */
+export function ownerOf(fileName: string, people: readonly Participant[], seats: Readonly<Record<string, string>> = {}): string | null {
   const words = plain(fileName.replace(/\.[^.]*$/, ''))
-  const seat = / (?:seat|place) 0*(\d{1,3}) /.exec(words)?.[1]
-  if (seat) return people.find((p) => p.seat === Number(seat))?.id ?? null
+  const at = (name: string) => people.find((p) => seats[p.id]?.toLowerCase() === name)
+  const said = / (?:seat|place) (?:([a-z]{1,2}) ?0*(\d{1,3})|0*(\d{1,3})) /.exec(words)
+  if (said) {
+    const number = said[3]
+    const found = number === undefined ? at(`${said[1]}${said[2]}`) : (at(number) ?? people.find((p) => p.seat === Number(number)))
+    return found?.id ?? null
+  }
   const fits = people.filter((p) => p.name && plain(p.name).trim() !== '' && words.includes(plain(p.name)))
+  if (fits.length === 0) {
+    const called = people.filter((p) => /^[a-z]{1,2}\d/i.test(seats[p.id] ?? '') && words.includes(plain(seats[p.id]!)))
+    return called.length === 1 ? called[0]!.id : null
+  }
   const longest = Math.max(...fits.map((p) => plain(p.name!).length))
   const best = fits.filter((p) => plain(p.name!).length === longest)
   return best.length === 1 ? best[0]!.id : null

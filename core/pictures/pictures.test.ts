@@ -212,6 +212,20 @@ describe('whose a picture is', () => {
     ['IMG_4711.jpg', null],
     ['.jpg', null],
   ])('%s', (file, owner) => expect(ownerOf(file, people)).toBe(owner))
+  test.each([
+    ['seat B3.jpg', 'p7'],
+    ['Seat b3 kelp.png', 'p7'],
+    ['B3.jpg', 'p7'],
+    ['seat-A1.jpg', 'p1'],
+    ['Juno B3.jpg', 'p1'],
+    ['seat 7.jpg', 'p7'],
+    ['seat C1.jpg', null],
+    ['A1 and B3.jpg', null],
+    ['AB3.jpg', null],
+  ])('by the seat as screens call it: %s', (file, owner) =>
+    expect(ownerOf(file, people, { p1: 'A1', p2: 'A2', p3: 'A3', p4: 'A4', p5: 'B1', p6: 'B2', p7: 'B3' })).toBe(owner),
+  )
+  it('a seat called by a number alone is the one so called', () => expect(ownerOf('seat 7.jpg', people, { p1: '7' })).toBe('p1'))
   it('a roster says it by file, ending and folder aside; a name that is not one person’s is nobody’s', () => {
     const rows = [
       { name: 'Juno', picture: 'IMG_4711.JPG' },

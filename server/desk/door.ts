@@ -61,7 +61,7 @@ function json(req: IncomingMessage): Promise<unknown> {
       }
     })
     req.on('error', failed)
-    req.on('close', () => failed(new NotJson()))
+    req.on('close', () => req.complete || failed(new NotJson()))
   })
 }
 

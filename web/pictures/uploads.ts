@@ -73,10 +73,11 @@ export const useUploads = defineStore('uploads', () => {
   /** `owner`: whose all of them are; else `named` says (a roster's file column), else the files' own names. */
   async function add(workshop: Workshop, files: readonly File[], owner?: string | null, named?: RosterOwners['owners']): Promise<void> {
     const people = workshop.group.participants
+    const seats = desk.plan(workshop.id)?.seats
     const taken = new Set((workshop.pictures ?? []).map((p) => p.participant))
     for (const file of files) {
       const told = owner === undefined ? named?.get(fileKey(file.name)) : owner
-      const found = told === undefined ? ownerOf(file.name, people) : told
+      const found = told === undefined ? ownerOf(file.name, people, seats) : told
       const participant = found && told === undefined && taken.has(found) ? null : found
       if (participant) taken.add(participant)
       const kept: Kept = { id: uuidv7(), workshop: workshop.id, participant, name: file.name, file }

@@ -2,7 +2,7 @@ import { planWorkshop, type Finding, type Plan, type PlanInput, type Remedy } fr
 import { hazardOf, latestRecipe, pieceKind, pieceStates, takesMaterial, type Hazard, type PieceState, type Recipe } from '#core/recipe'
 import { recipesOf } from '#core/house'
 import { sittingsOf } from '#core/sessions'
-import { applyChanges, type Change, type Workshop } from '#core/workshop'
+import { applyChanges, change, inWorkshop, type Change, type Workshop } from '#core/workshop'
 
 export type Verdict = 'possible' | 'possible-if' | 'not-possible'
 
@@ -50,13 +50,13 @@ export function findMethods(input: PlanInput): Row[] {
 function row(recipe: Recipe, input: PlanInput): Row {
   const design = input.workshop.designs[0]!
   const chosen = design.recipe.id === recipe.id
-  const path = (f: string) => `designs/${design.id}/${f}`
+  const path = inWorkshop.designs(design.id)
   const take: Change[] = chosen
     ? []
     : [
-        { path: path('recipe'), before: design.recipe, after: { id: recipe.id, version: recipe.version } },
-        { path: path('choices'), before: design.choices, after: {} },
-        { path: 'choices/split', before: input.workshop.choices.split, after: {} },
+        change(input.workshop, path.recipe, { id: recipe.id, version: recipe.version }),
+        change(input.workshop, path.choices, {}),
+        change(input.workshop, inWorkshop.choices.split, {}),
       ]
   const first = tried(input, take)
   const asItIs = first.plan

@@ -1,5 +1,5 @@
 import { addDays } from '#core/time'
-import type { Change, Participant, Picture, Workshop } from '#core/workshop'
+import { changed, inWorkshop, type Change, type Participant, type Picture, type Workshop } from '#core/workshop'
 
 /** So many days after the last class a picture has served; without a class, so many after it came in. */
 export const keptDays = { afterClass: 14, withoutClass: 60 }
@@ -39,6 +39,6 @@ export const ownerName = (
 
 /** What taking a picture out of its workshop changes, the erasure noted. */
 export const withoutPicture = (picture: Picture, erased: { id: string; at: string; why: 'due' | 'by hand' }): Change[] => [
-  { path: `pictures/${picture.id}`, before: picture, after: null },
-  { path: `picturesErased/${erased.id}`, before: null, after: { ...erased, count: 1 } },
+  changed(inWorkshop.pictures(picture.id), picture, null),
+  changed(inWorkshop.picturesErased(erased.id), null, { ...erased, count: 1 }),
 ]

@@ -17,12 +17,12 @@ import {
 } from '#core/recipe'
 import { enumerateSplits, intendedSplit, type Judged, type Turns } from '#core/sessions'
 import { minutesBetween } from '#core/time'
-import { moveSession, type Change } from '#core/workshop'
+import { change, inWorkshop, moveSession, type Change } from '#core/workshop'
 import type { Finding, Plan, Remedy } from './shapes'
 import type { Situation } from './situation'
 import { stations } from './stations'
 import { suits } from './suits'
-import { designPath, finding, remedy, scaled, takeMethod, takePiece, type Find } from './ways'
+import { choiceChange, inDesign, finding, remedy, scaled, takeMethod, takePiece, type Find } from './ways'
 
 /** What to look at: what cannot work (stop), what wants a look, what is worth knowing; the worst first. */
 export function findingsOf(s: Situation, plan: Plan): Finding[] {
@@ -76,11 +76,7 @@ const piece: Find = (s, plan) => {
           widthMm: room.width,
           heightMm: room.height,
         },
-        [
-          fitPaper(s, room),
-          ...largerPaper(s),
-          remedy('tile-it', [{ path: 'choices/tile', before: s.workshop.choices.tile ?? null, after: true }]),
-        ],
+        [fitPaper(s, room), ...largerPaper(s), remedy('tile-it', [change(s.workshop, inWorkshop.choices.tile, true)])],
       ),
     )
   }
@@ -97,7 +93,7 @@ function largerPaper(s: Situation): Remedy[] {
     .find(takes)
   return found
     ? [
-        remedy('larger-paper', [{ path: 'choices/paper', before: s.workshop.choices.paper ?? null, after: found.id }], {
+        remedy('larger-paper', [change(s.workshop, inWorkshop.choices.paper, found.id)], {
           paper: found.name,
         }),
       ]
@@ -128,7 +124,7 @@ function notForThis(s: Situation): Finding {
     { method: s.recipe.name, piece: s.kind.plural, material: blankMaterial(s.design.material)?.name ?? s.design.material },
     [
       ...best.map((m) =>
-        remedy('take-material', [{ path: designPath(s, 'material'), before: s.design.material, after: m }], {
+        remedy('take-material', [change(s.workshop, inDesign(s).material, m)], {
           material: blankMaterial(m)!.name,
         }),
       ),
@@ -157,7 +153,7 @@ function quicker(s: Situation, suits: (r: Recipe) => boolean = () => true): Reme
 const orientation: Find = (s, plan) => {
   const { verdict, printMirrored } = plan.print.orientation
   if (verdict === 'fine') return []
-  const fix = remedy('print-as-advised', [{ path: designPath(s, 'mirrored'), before: s.design.mirrored, after: null }], {
+  const fix = remedy('print-as-advised', [change(s.workshop, inDesign(s).mirrored, null)], {
     mirrored: Number(printMirrored),
   })
   return [finding('reads-backwards', verdict === 'blocker' ? 'stop' : 'look', 'pictures', { lettering: Number(s.design.lettering) }, [fix])]
@@ -196,8 +192,8 @@ const sessionShapes: Find = (s, plan) =>
   )
 
 function otherHour(s: Situation, id: string): Remedy {
-  const now = s.workshop.sessions.find((x) => x.id === id)!.later ?? null
-  return remedy('other-hour', [{ path: `sessions/${id}/later`, before: now, after: now ? null : true }])
+  const now = s.workshop.sessions.find((x) => x.id === id)!.later
+  return remedy('other-hour', [change(s.workshop, inWorkshop.sessions(id).later, now ? null : true)])
 }
 
 /** The next class is over although nothing was begun: a plan whose sessions all lie in the past. */
@@ -242,13 +238,7 @@ function shorterWait(s: Situation): Remedy[] {
   const option = school?.options.find((o) => o.effects.some((e) => e.kind === 'recommended-cure'))
   const now = s.resolved.chosen.find((c) => c.school.id === school?.id)?.option.id
   if (!school || !option || now === option.id) return []
-  return [
-    remedy(
-      'believe-shorter',
-      [{ path: designPath(s, `choices/${school.id}`), before: s.design.choices[school.id] ?? null, after: option.id }],
-      { option: option.name },
-    ),
-  ]
+  return [remedy('believe-shorter', [choiceChange(s, school.id, option.id)], { option: option.name })]
 }
 
 /** The best feasible split that ends at home, where the present one does not hold. */
@@ -268,7 +258,7 @@ function homeSplits(s: Situation, plan: Plan): Remedy[] {
 function splitChange(s: Situation, setting: Parameters<typeof intendedSplit>[0], to: Judged): Change[] {
   const intended = intendedSplit(setting).split
   const wish = Object.fromEntries(Object.entries(to.split).filter(([stage, place]) => intended[stage] !== place))
-  return [{ path: 'choices/split', before: s.workshop.choices.split, after: wish }]
+  return [change(s.workshop, inWorkshop.choices.split, wish)]
 }
 
 const loads: Find = (s, plan) =>
@@ -319,7 +309,7 @@ function fewerRounds(s: Situation): Remedy[] {
   const fewer = school?.options.filter((o) => o.effects.some((e) => e.kind === 'rounds' && e.rounds < s.resolved.rounds)).at(-1)
   return school && fewer
     ? [
-        remedy('fewer-rounds', [{ path: designPath(s, 'choices/rounds'), before: s.design.choices['rounds'] ?? null, after: fewer.id }], {
+        remedy('fewer-rounds', [choiceChange(s, 'rounds', fewer.id)], {
           rounds: fewer.id,
         }),
       ]
@@ -343,11 +333,11 @@ const brokenWaits: Find = (s, plan) =>
         'stop',
         'sessions',
         { after: name(s, p.after), before: name(s, p.before) },
-        plan.splitChosen ? [remedy('drop-split', [{ path: 'choices/split', before: s.workshop.choices.split, after: {} }])] : [],
+        plan.splitChosen ? [remedy('drop-split', [change(s.workshop, inWorkshop.choices.split, {})])] : [],
       ),
     )
 const doAhead = (s: Situation, stage: string): Remedy =>
-  remedy('do-ahead', [{ path: `choices/split/${stage}`, before: s.workshop.choices.split[stage] ?? null, after: 'ahead' }], {
+  remedy('do-ahead', [change(s.workshop, inWorkshop.choices.split(stage), 'ahead')], {
     stage: name(s, stage),
   })
 const name = (s: Situation, id: string) => s.resolved.stages.find((x) => x.id === id)?.name ?? id
@@ -362,7 +352,7 @@ const adults: Find = (s, plan) => {
   if (short > 0)
     found.push({
       ...finding('adults-short', 'look', 'room', { short, needed: plan.adults.needed }, [
-        remedy('ask-helper', [{ path: 'group/helpers', before: s.workshop.group.helpers, after: s.workshop.group.helpers + short }], {
+        remedy('ask-helper', [change(s.workshop, inWorkshop.group.helpers, s.workshop.group.helpers + short)], {
           short,
         }),
       ]),
@@ -403,9 +393,7 @@ const shelf: Find = (s, plan) =>
 
 function fewerSpares(s: Situation, plan: Plan, by: number): Remedy | null {
   const after = plan.spares.count - by
-  return after < 0
-    ? null
-    : remedy('fewer-spares', [{ path: 'choices/spares', before: s.workshop.choices.spares, after }], { spares: after })
+  return after < 0 ? null : remedy('fewer-spares', [change(s.workshop, inWorkshop.choices.spares, after)], { spares: after })
 }
 
 /** A pack that is bought for the last tenth of it or less, where fewer spares or a shared cup may save it. */
@@ -419,13 +407,7 @@ const wholePack: Find = (s, plan) =>
     const wider = l.share?.options[l.share.options.indexOf(l.share.by) + 1]
     const ways = [
       ...(wider
-        ? [
-            remedy(
-              'share-by',
-              [{ path: `choices/share/${l.material}`, before: s.workshop.choices.share[l.material] ?? null, after: wider }],
-              { share: wider, what: l.name },
-            ),
-          ]
+        ? [remedy('share-by', [change(s.workshop, inWorkshop.choices.share(l.material), wider)], { share: wider, what: l.name })]
         : []),
       fewerSpares(s, plan, 1),
     ].filter((r) => r !== null)
@@ -454,7 +436,7 @@ const lateErrands: Find = (s, plan) => {
         {
           code: 'did-it',
           values: {},
-          changes: [{ path: `errandsDone/${e.id}`, before: null, after: e.id }],
+          changes: [change(s.workshop, inWorkshop.errandsDone(e.id), e.id)],
         },
       ]),
     )
@@ -502,7 +484,7 @@ const inTurns: Find = (s, plan) =>
 function helpersFor(s: Situation, t: Turns): Remedy {
   const now = s.workshop.group.helpers
   const more = Math.min(t.why === 'race' ? 6 : 2, t.adults * (t.turns - 1))
-  return remedy('more-hands', [{ path: 'group/helpers', before: now, after: now + more }], { more })
+  return remedy('more-hands', [change(s.workshop, inWorkshop.group.helpers, now + more)], { more })
 }
 
 const finders: Find[] = [

@@ -1,10 +1,11 @@
 import { ownerName, pictureFindings, pictureOf, type PictureContext } from '#core/pictures'
 import { blankMaterial } from '#core/recipe'
 import { minutesBetween } from '#core/time'
+import { change, inWorkshop } from '#core/workshop'
 import type { Finding, Plan, Remedy } from './shapes'
 import type { Situation } from './situation'
 import { tapeMm } from './quantities'
-import { choiceChange, designPath, finding, optionsWith, remedy, scaled, takeMethod, type Find } from './ways'
+import { choiceChange, inDesign, finding, optionsWith, remedy, scaled, takeMethod, type Find } from './ways'
 
 /** A choice of this plan puts white under the picture. */
 export const paintedWhite = (s: Situation): boolean =>
@@ -31,7 +32,7 @@ export const pictureLooks: Find = (s, plan) => [...missingOnes(s), ...judged(s, 
 function manyCopies(s: Situation, plan: Plan): Finding[] {
   const { copies, prints } = plan.print
   if (s.design.pictures !== 'own' || s.workshop.choices.copies !== undefined || copies < 2) return []
-  const one = [remedy('one-copy', [{ path: 'choices/copies', before: null, after: 1 }])]
+  const one = [remedy('one-copy', [change(s.workshop, inWorkshop.choices.copies, 1)])]
   const sure = Math.round(s.workshop.choices.confidence * 100)
   // How often a piece fails is an estimate until it is logged.
   return [{ ...finding('many-copies', 'note', 'pictures', { copies, prints, sure }, one), mark: 'E' }]
@@ -50,9 +51,7 @@ function missingOnes(s: Situation): Finding[] {
   const names = missing.slice(0, 4).map((p) => p.name ?? `seat ${s.seats[p.id]}`)
   const house = (s.workshop.pictures ?? []).some((p) => p.participant === null)
   const standIn =
-    house && !s.workshop.choices.standIn
-      ? [remedy('house-stands-in', [{ path: 'choices/standIn', before: s.workshop.choices.standIn ?? null, after: true }])]
-      : []
+    house && !s.workshop.choices.standIn ? [remedy('house-stands-in', [change(s.workshop, inWorkshop.choices.standIn, true)])] : []
   if (house && s.workshop.choices.standIn) return []
   return [
     finding(
@@ -91,8 +90,7 @@ function judged(s: Situation, plan: Plan): Finding[] {
 /** Each code's ways out that are the plan's to give; the others are the picture's own. */
 function ways(s: Situation, code: string, percent: number): Remedy[] {
   if (code === 'soft' || code === 'poor') return [scaled(s, percent)]
-  if (code === 'reads-backwards')
-    return [remedy('print-as-advised', [{ path: designPath(s, 'mirrored'), before: s.design.mirrored, after: null }])]
+  if (code === 'reads-backwards') return [remedy('print-as-advised', [change(s.workshop, inDesign(s).mirrored, null)])]
   if (code === 'whites-go')
     return [
       ...optionsWith(s, (o) => o.effects.some((e) => e.kind === 'whites' && e.whites === 'white')).map((x) =>

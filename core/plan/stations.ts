@@ -1,4 +1,5 @@
 import type { RoomStation } from '#core/recipe'
+import { change, inWorkshop } from '#core/workshop'
 import type { Finding, Plan, Remedy } from './shapes'
 import type { Situation } from './situation'
 import { finding, remedy, type Find } from './ways'
@@ -39,14 +40,7 @@ function judge(s: Situation, plan: Plan, station: RoomStation): Finding[] {
 }
 
 const bring = (s: Situation, station: RoomStation, have: number, to: number): Remedy =>
-  remedy(
-    'bring-station',
-    [
-      {
-        path: 'choices/stations',
-        before: s.workshop.choices.stations ?? null,
-        after: { ...s.workshop.choices.stations, [station.id]: to },
-      },
-    ],
-    { more: to - have, what: to - have === 1 ? station.one : station.name },
-  )
+  remedy('bring-station', [change(s.workshop, inWorkshop.choices.stations, { ...s.workshop.choices.stations, [station.id]: to })], {
+    more: to - have,
+    what: to - have === 1 ? station.one : station.name,
+  })

@@ -1,8 +1,9 @@
 import { blankMaterial, hazardOf, type Hazard } from '#core/recipe'
 import { suit, type Suit } from '#core/suitability'
+import { change, inWorkshop } from '#core/workshop'
 import type { Finding, Plan, Remedy } from './shapes'
 import type { Situation } from './situation'
-import { choiceChange, designPath, finding, knownChange, optionsWith, remedy, scaled, takeMethod, type Find } from './ways'
+import { choiceChange, inDesign, finding, knownChange, optionsWith, remedy, scaled, takeMethod, type Find } from './ways'
 
 /** Whether pictures, prints and what is allowed suit the method, each with its way out. */
 export const suits: Find = (s, plan) => [...printSuits(s), ...allowances(s, plan), ...seams(s, plan)]
@@ -60,7 +61,7 @@ const ways: Record<Suit['code'], (s: Situation, x: Suit) => Remedy[]> = {
       .filter((r) => r.whites === s.design.whites && s.design.material in r.surfaces && r.id !== s.recipe.id)
       .map((r) => takeMethod(s, r.id))
       .slice(0, 2),
-    remedy('any-whites', [{ path: designPath(s, 'whites'), before: s.design.whites ?? null, after: null }]),
+    remedy('any-whites', [change(s.workshop, inDesign(s).whites, null)]),
   ],
   soft: (s, x) => [scaled(s, Number(x.values['percent']))],
   blurred: (s, x) => [scaled(s, Number(x.values['percent']))],
@@ -123,13 +124,9 @@ function withoutHazard(s: Situation, stage: string, hazard: Hazard): Remedy[] {
     x.options.filter((o) => o.effects.some((e) => e.kind === 'exclude-stage' && e.stage === stage)).map((o) => ({ school: x, option: o })),
   )
   const move = (place: 'ahead' | 'home') =>
-    remedy(
-      place === 'ahead' ? 'do-ahead' : 'do-at-home',
-      [{ path: `choices/split/${stage}`, before: s.workshop.choices.split[stage] ?? null, after: place }],
-      {
-        stage: s.resolved.stages.find((x) => x.id === stage)!.name,
-      },
-    )
+    remedy(place === 'ahead' ? 'do-ahead' : 'do-at-home', [change(s.workshop, inWorkshop.choices.split(stage), place)], {
+      stage: s.resolved.stages.find((x) => x.id === stage)!.name,
+    })
   return [
     ...(guilty && brush
       ? [remedy('take-option', [choiceChange(s, guilty.school.id, brush.id)], { question: guilty.school.question, option: brush.name })]
@@ -141,7 +138,7 @@ function withoutHazard(s: Situation, stage: string, hazard: Hazard): Remedy[] {
       : without.map((x) =>
           remedy('take-option', [choiceChange(s, x.school.id, x.option.id)], { question: x.school.question, option: x.option.name }),
         )),
-    remedy('arrange', [{ path: 'choices/allow', before: s.workshop.choices.allow ?? null, after: { ...s.allow, [hazard]: true } }], {
+    remedy('arrange', [change(s.workshop, inWorkshop.choices.allow, { ...s.allow, [hazard]: true })], {
       hazard,
     }),
   ]

@@ -1,7 +1,7 @@
 import { latestRecipe, pictureSize, type PieceKind, type Recipe, type School } from '#core/recipe'
 import { sizeUnit } from '#core/house'
 import { showLength } from '#core/units'
-import type { Change } from '#core/workshop'
+import { change, inWorkshop, type Change, type Path } from '#core/workshop'
 import type { Finding, Plan, Remedy } from './shapes'
 import type { Situation } from './situation'
 
@@ -16,25 +16,20 @@ export const finding = (
   remedies: Remedy[] = [],
 ): Finding => ({ code, level, decision, values, remedies })
 export const remedy = (code: string, changes: Change[], values: Remedy['values'] = {}): Remedy => ({ code, values, changes })
-export const designPath = (s: Situation, field: string) => `designs/${s.design.id}/${field}`
+/** The design that is planned, as a place in its workshop. */
+export const inDesign = (s: Situation) => inWorkshop.designs(s.design.id)
 
 /** Choosing an option of a school on this plan. */
-export const choiceChange = (s: Situation, school: string, option: string): Change => ({
-  path: designPath(s, `choices/${school}`),
-  before: s.design.choices[school] ?? null,
-  after: option,
-})
+export const choiceChange = (s: Situation, school: string, option: string): Change =>
+  change(s.workshop, inDesign(s).choices(school), option)
 
 /** Setting one thing known of the prints or the pictures. */
-export const knownChange = <F extends 'print' | 'picture'>(s: Situation, field: F, set: Situation['design'][F]): Change => ({
-  path: designPath(s, field),
-  before: s.design[field] ?? null,
-  after: { ...s.design[field], ...set },
-})
+export const knownChange = <F extends 'print' | 'picture'>(s: Situation, field: F, set: Situation['design'][F]): Change =>
+  change(s.workshop, inDesign(s)[field] as Path<Situation['design'][F]>, { ...s.design[field], ...set } as Situation['design'][F])
 
 export function takeMethod(s: Situation, id: string): Remedy {
   const to = latestRecipe(id, s.recipes)!
-  return remedy('take-method', [{ path: designPath(s, 'recipe'), before: s.design.recipe, after: { id: to.id, version: to.version } }], {
+  return remedy('take-method', [change(s.workshop, inDesign(s).recipe, { id: to.id, version: to.version })], {
     method: to.name,
   })
 }
@@ -48,10 +43,10 @@ export function takePiece(s: Situation, kind: PieceKind, by: Recipe): Remedy {
     by.id === s.recipe.id ? 'take-piece' : 'quicker-method',
     [
       ...moved,
-      { path: designPath(s, 'kind'), before: s.design.kind, after: kind.id },
-      { path: designPath(s, 'material'), before: s.design.material, after: material },
-      { path: designPath(s, 'width'), before: s.design.width, after: size(kind.widthMm) },
-      { path: designPath(s, 'height'), before: s.design.height, after: size(kind.heightMm) },
+      change(s.workshop, inDesign(s).kind, kind.id),
+      change(s.workshop, inDesign(s).material, material),
+      change(s.workshop, inDesign(s).width, size(kind.widthMm)),
+      change(s.workshop, inDesign(s).height, size(kind.heightMm)),
     ],
     { method: by.name, piece: kind.plural },
   )
@@ -60,11 +55,9 @@ export function takePiece(s: Situation, kind: PieceKind, by: Recipe): Remedy {
 /** The same piece with its picture so many percent as large. */
 export function scaled(s: Situation, percent: number): Remedy {
   const side = (mm: number) => Math.floor(mm * percent) / 100
-  const changes = (['width', 'height'] as const).map((f) => ({
-    path: designPath(s, f),
-    before: s.design[f],
-    after: { mm: side(s.design[f].mm), text: `${side(s.design[f].mm)} mm` },
-  }))
+  const changes = (['width', 'height'] as const).map((f) =>
+    change(s.workshop, inDesign(s)[f], { mm: side(s.design[f].mm), text: `${side(s.design[f].mm)} mm` }),
+  )
   const to = pictureSize(s.kind, { widthMm: side(s.design.width.mm), heightMm: side(s.design.height.mm) })
   return remedy('smaller-piece', changes, { ...to })
 }

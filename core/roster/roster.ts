@@ -1,5 +1,5 @@
 import { ageBands, type AgeBand } from '#core/recipe'
-import { freeSeats, limits, seated, type Change, type Guard, type Participant } from '#core/workshop'
+import { changed, freeSeats, inWorkshop, limits, pathText, seated, type Change, type Guard, type Participant } from '#core/workshop'
 
 /** A line of a roster file, as the CSV reader gave it. */
 export interface RosterRow {
@@ -171,12 +171,12 @@ export function rosterChanges(
     const seat = free[i]
     if (seat)
       return [
-        { path: `group/participants/${seat.id}/name`, before: seat.name, after: g.name },
-        { path: `group/participants/${seat.id}/age`, before: seat.age, after: g.age },
+        changed(inWorkshop.group.participants(seat.id).name, seat.name, g.name),
+        changed(inWorkshop.group.participants(seat.id).age, seat.age, g.age),
       ]
     const after: Participant = { id: fresh(), seat: seats[i - free.length]!, name: g.name, age: g.age, misses: [] }
-    return [{ path: `group/participants/${after.id}`, before: null, after }]
+    return [changed(inWorkshop.group.participants(after.id), null, after)]
   })
   const left = Math.max(0, people.length + seats.length - limits.people)
-  return { changes, guards: [{ path: 'group/participants', count: people.length }], left }
+  return { changes, guards: [{ path: pathText(inWorkshop.group.participants), count: people.length }], left }
 }

@@ -1,4 +1,5 @@
 import * as v from 'valibot'
+import { mayBeNull } from './nullable'
 
 /** What JSON can carry. A value that is not there is null; `undefined` is no value, so that no change can be built from one. */
 export type Json = null | boolean | number | string | readonly Json[] | { readonly [key: string]: Json | undefined }
@@ -114,10 +115,14 @@ export const clashes = (doc: unknown, command: Pick<Command, 'changes' | 'guards
 /** The document with the changes applied, in order; the input is left as it is. Null: it is gone, or not there yet.
  *  A change below something that is not there is passed over. */
 export function applyChanges<T>(doc: T | null, changes: readonly Change[]): T | null {
-  return changes.reduce<unknown>((now, c) => (c.path === '' ? c.after : set(now, c.path.split('/'), c)), doc) as T | null
+  return changes.reduce<unknown>(
+    (now, c) => (c.path === '' ? c.after : set(now, c.path.split('/'), { ...c, stays: c.after !== null || mayBeNull(c.path) })),
+    doc,
+  ) as T | null
 }
 
-type Setting = Pick<Change, 'after' | 'place'>
+/** `stays`: its value is one of its own, null too. */
+type Setting = Pick<Change, 'after' | 'place'> & { stays: boolean }
 
 function set(node: unknown, [key, ...rest]: string[], c: Setting): unknown {
   const after: unknown = c.after
@@ -127,7 +132,7 @@ function set(node: unknown, [key, ...rest]: string[], c: Setting): unknown {
   if (node === undefined && rest.length === 0 && isElement(after, key)) return [after]
   if (typeof node !== 'object' || node === null) return node
   const next = { ...(node as Doc) }
-  if (rest.length === 0 && after === null && !(key in next && next[key] === null) && !nullable.has(key)) delete next[key]
+  if (rest.length === 0 && !c.stays) delete next[key]
   else {
     const value = rest.length === 0 ? after : set(next[key], rest, c)
     // A change below what is not there leaves no trace.
@@ -137,26 +142,6 @@ function set(node: unknown, [key, ...rest]: string[], c: Setting): unknown {
 }
 
 const isElement = (x: unknown, key: string): x is Listed => x === key || (typeof x === 'object' && x !== null && 'id' in x && x.id === key)
-
-/** Fields whose null is a value of its own and must stay. */
-const nullable = new Set([
-  'name',
-  'tables',
-  'spares',
-  'samples',
-  'archivedAt',
-  'laidAt',
-  'participant',
-  'deleteOn',
-  'mirrored',
-  'mon',
-  'tue',
-  'wed',
-  'thu',
-  'fri',
-  'sat',
-  'sun',
-])
 
 function setListed(list: Listed[], key: string, rest: string[], c: Setting): Listed[] {
   if (rest.length === 0 && c.after === null) return list.filter((x) => !isNamed(x, key))

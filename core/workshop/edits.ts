@@ -12,12 +12,24 @@ import {
   type Intent,
   type Json,
 } from './command'
+import { change, changed, inWorkshop, pathText, type Path } from './paths'
 import { seatNumber, type Participant, type Workshop } from './workshop'
 
 /** What an edit would do, or the question it has to ask first. */
 export type Edit =
   | { changes: Change[]; guards: Guard[]; intent: Intent }
   | { ask: 'remove-named'; names: string[]; changes: Change[]; guards: Guard[]; intent: Intent }
+
+/** What stands in a list, taken out of it. */
+const gone = <E extends Json>(path: Path<E | null>, what: E): Change => changed(path as Path<null>, what, null)
+
+/** Whose entry in the group a path names; undefined when it names anything else, or a field of it. */
+function participantOf(path: string): string | undefined {
+  const [, ...below] = path.startsWith(`${pathText(inWorkshop.group.participants)}/`)
+    ? path.slice(pathText(inWorkshop.group.participants).length).split('/')
+    : []
+  return below.length === 1 ? below[0] : undefined
+}
 
 /** The lowest seats from 1 that nobody has. */
 export function freeSeats(people: readonly Pick<Participant, 'seat'>[], n: number): number[] {
@@ -40,10 +52,10 @@ export function seatNames(people: readonly Pick<Participant, 'seat' | 'id'>[], s
 /** Takes out what hangs on people: their pieces and pictures. */
 export function takeAlong(workshop: Pick<Workshop, 'pieces' | 'pictures'>, people: ReadonlySet<string>): Change[] {
   return [
-    ...workshop.pieces.filter((x) => people.has(x.participant)).map((x) => ({ path: `pieces/${x.id}`, before: x, after: null })),
+    ...workshop.pieces.filter((x) => people.has(x.participant)).map((x) => gone(inWorkshop.pieces(x.id), x)),
     ...(workshop.pictures ?? [])
       .filter((x) => x.participant !== null && people.has(x.participant))
-      .map((x) => ({ path: `pictures/${x.id}`, before: x, after: null })),
+      .map((x) => gone(inWorkshop.pictures(x.id), x)),
   ]
 }
 
@@ -63,7 +75,7 @@ export function brokenBetween(before: Workshop | null, after: Workshop | null): 
   return [
     ...orphans,
     ...left,
-    ...shared.map((p) => ({ path: `group/participants/${p.id}/seat`, stored: sat.get(p.id) ?? null, yours: p.seat })),
+    ...shared.map((p) => ({ path: pathText(inWorkshop.group.participants(p.id).seat), stored: sat.get(p.id) ?? null, yours: p.seat })),
   ]
 }
 
@@ -75,7 +87,7 @@ function ownerless(before: Workshop, after: Workshop): Clash[] {
     const had = new Set((before[list] ?? []).map((x) => x.id))
     return (after[list] ?? [])
       .filter((x) => !had.has(x.id) && !people.has(x.participant))
-      .map((x) => ({ path: `${list}/${x.id}`, stored: null, yours: x }))
+      .map((x) => ({ path: pathText(inWorkshop[list](x.id)), stored: null, yours: x }))
   })
 }
 
@@ -83,7 +95,7 @@ function ownerless(before: Workshop, after: Workshop): Clash[] {
 export function undoing(workshop: Workshop | null, changes: readonly Change[]): Change[] {
   const back = inverse(changes)
   const paths = new Set(back.map((c) => c.path))
-  const gone = back.flatMap((c) => (c.after === null && /^group\/participants\/[^/]+$/.test(c.path) ? c.path.split('/')[2]! : []))
+  const gone = back.flatMap((c) => (c.after === null ? (participantOf(c.path) ?? []) : []))
   const along = workshop && gone.length ? takeAlong(workshop, new Set(gone)).filter((c) => !paths.has(c.path)) : []
   return withPlaces(workshop, [...along, ...back])
 }
@@ -92,20 +104,20 @@ export function undoing(workshop: Workshop | null, changes: readonly Change[]): 
  *  `ids` are fresh ids for those who come; a newcomer takes the age band most people have. */
 export function setHeadcount(workshop: Workshop, people: number, ids: string[]): Edit {
   const now = workshop.group.participants
-  const guards = [{ path: 'group/participants', count: now.length }]
+  const guards = [{ path: pathText(inWorkshop.group.participants), count: now.length }]
   const intent: Intent = { kind: 'headcount', people }
   if (people >= now.length) {
     const age = usualAge(now)
     const changes = freeSeats(now, people - now.length).map((seat, i) => {
       const after: Participant = { id: ids[i]!, seat, name: null, age, misses: [] }
-      return { path: `group/participants/${after.id}`, before: null, after }
+      return changed(inWorkshop.group.participants(after.id), null, after)
     })
     return { changes, guards, intent }
   }
   const goes = [...now].sort((a, b) => Number(a.name !== null) - Number(b.name !== null) || b.seat - a.seat).slice(0, now.length - people)
   const changes = withPlaces(workshop, [
     ...takeAlong(workshop, new Set(goes.map((p) => p.id))),
-    ...goes.map((p) => ({ path: `group/participants/${p.id}`, before: p, after: null })),
+    ...goes.map((p) => gone(inWorkshop.group.participants(p.id), p)),
   ])
   const names = goes.flatMap((p) => (p.name === null ? [] : [p.name]))
   return names.length ? { ask: 'remove-named', names, changes, guards, intent } : { changes, guards, intent }
@@ -132,9 +144,9 @@ export function again(
 
 /** Somebody who comes again takes another seat where theirs is taken. */
 function reseated(doc: unknown, c: Change): Json {
-  const people = valueAt(doc, 'group/participants') as readonly Participant[] | null
+  const people = valueAt(doc, pathText(inWorkshop.group.participants)) as readonly Participant[] | null
   const who = c.after as Participant | null
-  if (!people || !who || !/^group\/participants\/[^/]+$/.test(c.path)) return c.after
+  if (!people || !who || participantOf(c.path) === undefined) return c.after
   return people.some((p) => p.seat === who.seat && p.id !== who.id) ? { ...who, seat: freeSeats(people, 1)[0]! } : c.after
 }
 
@@ -152,5 +164,5 @@ export function withAges(workshop: Workshop, band: AgeBand, by: 1 | -1): Change[
   const from = by > 0 ? others[0]! : band
   const to = by > 0 ? band : others[0]!
   const who = people.filter((p) => p.age === from).sort((a, b) => Number(a.name !== null) - Number(b.name !== null) || b.seat - a.seat)[0]
-  return who ? [{ path: `group/participants/${who.id}/age`, before: from, after: to }] : []
+  return who ? [change(workshop, inWorkshop.group.participants(who.id).age, to)] : []
 }

@@ -19,7 +19,7 @@ import { runJob } from '#core/printer'
 import { BadInput, isRefusal, readInput } from '#core/reasons'
 import { inks, type Ink } from '#core/recipe'
 import { usualSteps } from '#core/sheets'
-import type { Workshop } from '#core/workshop'
+import { change, inWorkshop, type Workshop } from '#core/workshop'
 import type { Clock } from '../clock'
 import { inTransaction, maybeOne, type Db } from '../db/query'
 import { applyCommands, lock } from '../desk/commands'
@@ -203,7 +203,7 @@ async function countAsPrinted(pool: pg.Pool, { workshop, all }: Found, job: Job)
     const piece = workshop.pieces.find((p) => p.participant === participant)
     if (!allOut(all, participant, out) || (piece && piece.state !== 'to-print')) return []
     const after = { ...(piece ?? { id: `${participant}-d1`, participant, laidAt: null }), state: 'printed' as const }
-    return [{ path: `pieces/${after.id}`, before: piece ?? null, after }]
+    return [change(workshop, inWorkshop.pieces(after.id), after)]
   })
   if (changes.length === 0) return
   const { actor, at } = job

@@ -1,3 +1,4 @@
+import { inWorkshop } from '#core/workshop'
 import 'fake-indexeddb/auto'
 import { createPinia, setActivePinia } from 'pinia'
 import { beforeEach, describe, expect, it, vi } from 'vitest'
@@ -42,7 +43,7 @@ describe('the bench', () => {
   it('undoes and redoes through every deed of the visit, across workshops', async () => {
     const b = await bench()
     b.people(20)
-    b.set('group/helpers', 4, 'helpers became 4')
+    b.set(inWorkshop.group.helpers, 4, 'helpers became 4')
     const other = useBench(ref('kelp-coasters'))
     b.desk.want(['kelp-coasters'])
     await vi.waitFor(() => expect(other.workshop.value?.id).toBe('kelp-coasters'))
@@ -57,19 +58,19 @@ describe('the bench', () => {
     b.desk.redo()
     b.desk.redo()
     expect([b.plan.value!.people, b.workshop.value!.group.helpers]).toEqual([20, 4])
-    b.set('group/helpers', 5, 'helpers became 5')
+    b.set(inWorkshop.group.helpers, 5, 'helpers became 5')
     expect(b.desk.undone).toHaveLength(0)
   })
   it('typing in one field is one deed', async () => {
     const b = await bench()
-    for (const t of ['M', 'Mo', 'Mot']) b.set('title', t, 'renamed', 'type-title')
+    for (const t of ['M', 'Mo', 'Mot']) b.set(inWorkshop.title, t, 'renamed', 'type-title')
     expect(b.desk.done).toHaveLength(1)
     b.desk.undo()
     expect(b.workshop.value!.title).toBe('Moths of the marsh')
   })
   it('does nothing when nothing changes', async () => {
     const b = await bench()
-    b.set('group/helpers', 1, 'the same')
+    b.set(inWorkshop.group.helpers, 1, 'the same')
     expect(b.desk.done).toHaveLength(0)
   })
   it('asks before a named person goes', async () => {
@@ -79,7 +80,7 @@ describe('the bench', () => {
   })
   it('says what a way out would do before it is pressed', async () => {
     const b = await bench()
-    b.set('sessions/moths-of-the-marsh-2/date', '2026-05-15', 'moved')
+    b.set(inWorkshop.sessions('moths-of-the-marsh-2').date, '2026-05-15', 'moved')
     const found = b.plan.value!.findings.find((f) => f.code === 'too-soon' || f.code === 'risky')!
     const effects = Object.fromEntries(found.remedies.map((r) => [r.code, b.effect(r)]))
     expect(effects['move-session-ready']).toBe('ready')

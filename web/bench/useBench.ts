@@ -4,6 +4,8 @@ import { difference, planWorkshop, type Difference, type Plan, type Remedy } fro
 import type { Phrases } from '#core/phrases'
 import {
   applyChanges,
+  changed,
+  pathText,
   same,
   setHeadcount,
   valueAt,
@@ -11,7 +13,7 @@ import {
   type Edit,
   type Guard,
   type Intent,
-  type Json,
+  type Path,
   type Workshop,
   withPlaces,
 } from '#core/workshop'
@@ -36,8 +38,8 @@ export function useBench(id: Ref<string>) {
   }
 
   /** Sets one field to a value; `label` says what became of what, `before` what its author saw when that is not what stands now. */
-  function set(path: string, after: Json, label: string, kind = 'set', before = valueAt(workshop.value, path)): void {
-    act(kind, label, [{ path, before, after }])
+  function set<V>(path: Path<V>, after: NoInfer<V>, label: string, kind = 'set', before = valueAt(workshop.value, pathText(path))): void {
+    act(kind, label, [changed(path, before, after)])
   }
 
   /** The headcount: done at once, or the question that has to be answered first. */

@@ -2,7 +2,7 @@
 import { computed, ref, watch } from 'vue'
 import { useRoute } from 'vue-router'
 import { cureFactor, coldLimitCelsius } from '#core/cure'
-import { recipes, chosenOption, latestRecipe, type School } from '#core/recipe'
+import { recipes, chosenOption, latestRecipe, type Ink, type School } from '#core/recipe'
 import { printersOf } from '#core/house'
 import { currencies } from '#core/units'
 import { isClock, isDate, weekdays, type Weekday } from '#core/time'
@@ -17,7 +17,7 @@ import StepField from '../ui/StepField.vue'
 import ClimateField from './ClimateField.vue'
 import HouseCautions from './HouseCautions.vue'
 import type { House } from '#core/house'
-import { applyChanges, valueAt, type Json } from '#core/workshop'
+import { applyChanges, change, inHouse, type Path } from '#core/workshop'
 
 const route = useRoute()
 const desk = useDesk()
@@ -33,9 +33,10 @@ const openHere = computed(() => desk.summaries.filter((w) => w.houseId === house
 watch(openHere, (list) => desk.want(list.map((w) => w.id)), { immediate: true })
 
 /** Sets one field, and says what it does to the open workshops of the house. */
-function set(path: string, after: Json, label: string) {
+function set<V>(path: Path<V>, after: NoInfer<V>, label: string) {
   const h = house.value!
-  const changed = applyChanges<House>(h, [{ path, before: null, after }])!
+  const deed = change(h, path, after)
+  const changed = applyChanges<House>(h, [deed])!
   const now = inZone(desk.now, changed.timeZone)
   const say = desk.say(changed)
   const lines = openHere.value.flatMap(({ id }) => {
@@ -49,34 +50,35 @@ function set(path: string, after: Json, label: string) {
       : []
   })
   news.value = { label, lines }
-  desk.act({ kind: 'house', label, subject: { kind: 'house', id: h.id }, changes: [{ path, before: valueAt(h, path), after }] })
+  desk.act({ kind: 'house', label, subject: { kind: 'house', id: h.id }, changes: [deed] })
 }
 const hour = (d: Weekday, field: 'from' | 'to', value: string) => {
   const span = house.value!.hours[d] ?? { from: '09:00', to: '17:00' }
   const after = { ...span, [field]: value }
-  if (isClock(value) && after.from < after.to) set(`hours/${d}`, after, `${names[d]} became ${after.from} to ${after.to}`)
+  if (isClock(value) && after.from < after.to) set(inHouse.hours[d], after, `${names[d]} became ${after.from} to ${after.to}`)
 }
 const addDay = () => {
-  if (isDate(day.value) && !house.value!.closedDays.includes(day.value)) set(`closedDays/${day.value}`, day.value, `${day.value} is closed`)
+  if (isDate(day.value) && !house.value!.closedDays.includes(day.value))
+    set(inHouse.closedDays(day.value), day.value, `${day.value} is closed`)
   day.value = ''
 }
 const fahrenheit = computed(() => house.value?.units === 'imperial')
 const shownTemp = computed(() => Math.round(fahrenheit.value ? (house.value!.climate.celsius * 9) / 5 + 32 : house.value!.climate.celsius))
 const setTemp = (n: number) =>
-  set('climate/celsius', Number((fahrenheit.value ? ((n - 32) * 5) / 9 : n).toFixed(1)), `${shownTemp.value}° became ${n}°`)
+  set(inHouse.climate.celsius, Number((fahrenheit.value ? ((n - 32) * 5) / 9 : n).toFixed(1)), `${shownTemp.value}° became ${n}°`)
 const factor = computed(() => cureFactor(house.value!.climate.celsius, house.value!.climate.humidityPct, 'moderate', 'porous'))
 const shown = ref('medium-transfer')
 const recipe = computed(() => latestRecipe(shown.value)!)
-const printerWays = [
+const printerWays: { id: 'toner' | 'inkjet' | 'toner,inkjet'; name: string }[] = [
   { id: 'toner', name: 'toner' },
   { id: 'inkjet', name: 'inkjet' },
   { id: 'toner,inkjet', name: 'both' },
 ]
-const printers = computed(() => [...printersOf(house.value!)].sort().reverse().join(','))
-const setPrinters = (x: string) => set('printers', x.split(','), `printers became ${x.replace(',', ' and ')}`)
+const printers = computed(() => [...printersOf(house.value!)].sort().reverse().join(',') as (typeof printerWays)[number]['id'])
+const setPrinters = (x: string) => set(inHouse.printers, x.split(',') as Ink[], `printers became ${x.replace(',', ' and ')}`)
 const choose = (recipe: string, s: School, o: string) => {
   const ways = { ...house.value!.recipeChoices[recipe], [s.id]: o }
-  set('recipeChoices', { ...house.value!.recipeChoices, [recipe]: ways }, `${s.question.toLowerCase()} became ${o}`)
+  set(inHouse.recipeChoices, { ...house.value!.recipeChoices, [recipe]: ways }, `${s.question.toLowerCase()} became ${o}`)
 }
 </script>
 <template>
@@ -101,7 +103,7 @@ const choose = (recipe: string, s: School, o: string) => {
             maxlength="80"
             @change="
               ($event.target as HTMLInputElement).value.trim() &&
-              set('name', ($event.target as HTMLInputElement).value.trim(), 'the house was renamed')
+              set(inHouse.name, ($event.target as HTMLInputElement).value.trim(), 'the house was renamed')
             "
         /></label>
         <SegmentChoice
@@ -111,7 +113,7 @@ const choose = (recipe: string, s: School, o: string) => {
             { id: 'imperial', name: 'in, fl oz' },
             { id: 'metric', name: 'mm, ml' },
           ]"
-          @update:model-value="set('units', $event, 'units changed')"
+          @update:model-value="set(inHouse.units, $event, 'units changed')"
         />
         <SegmentChoice
           label="Paper"
@@ -120,17 +122,23 @@ const choose = (recipe: string, s: School, o: string) => {
             { id: 'letter', name: 'Letter' },
             { id: 'a4', name: 'A4' },
           ]"
-          @update:model-value="set('paper', $event, `paper became ${$event}`)"
+          @update:model-value="set(inHouse.paper, $event, `paper became ${$event}`)"
         />
         <label
           ><span class="label">Currency</span
-          ><select :value="house.currency" @change="set('currency', ($event.target as HTMLSelectElement).value, 'the currency changed')">
+          ><select
+            :value="house.currency"
+            @change="set(inHouse.currency, ($event.target as HTMLSelectElement).value as House['currency'], 'the currency changed')"
+          >
             <option v-for="c in currencies" :key="c">{{ c }}</option>
           </select></label
         >
         <label
           ><span class="label">Time zone</span
-          ><select :value="house.timeZone" @change="set('timeZone', ($event.target as HTMLSelectElement).value, 'the time zone changed')">
+          ><select
+            :value="house.timeZone"
+            @change="set(inHouse.timeZone, ($event.target as HTMLSelectElement).value, 'the time zone changed')"
+          >
             <option v-for="z in zones" :key="z">{{ z }}</option>
           </select></label
         >
@@ -139,7 +147,7 @@ const choose = (recipe: string, s: School, o: string) => {
           ><input
             :value="house.contact"
             maxlength="80"
-            @change="set('contact', ($event.target as HTMLInputElement).value, 'whom to ask changed')"
+            @change="set(inHouse.contact, ($event.target as HTMLInputElement).value, 'whom to ask changed')"
         /></label>
       </section>
       <section>
@@ -153,7 +161,7 @@ const choose = (recipe: string, s: School, o: string) => {
               { id: 'sun', name: 'Sun first' },
               { id: 'mon', name: 'Mon first' },
             ]"
-            @update:model-value="set('weekStart', $event, 'the first day of the week changed')"
+            @update:model-value="set(inHouse.weekStart, $event, 'the first day of the week changed')"
           />
         </div>
         <ul class="week">
@@ -177,10 +185,10 @@ const choose = (recipe: string, s: School, o: string) => {
                 :aria-label="`${names[d]} to`"
                 :value="house.hours[d].to"
                 @change="hour(d, 'to', ($event.target as HTMLInputElement).value)"
-              /><v-btn @click="set(`hours/${d}`, null, `${names[d]} is closed`)">Close</v-btn></template
+              /><v-btn @click="set(inHouse.hours[d], null, `${names[d]} is closed`)">Close</v-btn></template
             ><template v-else
               ><span class="two">closed</span><i class="bar shut" /><span /><v-btn
-                @click="set(`hours/${d}`, { from: '09:00', to: '17:00' }, `${names[d]} is open`)"
+                @click="set(inHouse.hours[d], { from: '09:00', to: '17:00' }, `${names[d]} is open`)"
                 >Open</v-btn
               ></template
             >
@@ -191,7 +199,9 @@ const choose = (recipe: string, s: School, o: string) => {
         <h3>Closed days</h3>
         <ul class="days">
           <li v-for="d in [...house.closedDays].sort()" :key="d">
-            <span class="code">{{ d }}</span><v-btn :aria-label="`Open again on ${d}`" @click="set(`closedDays/${d}`, null, `${d} is open`)"
+            <span class="code">{{ d }}</span><v-btn
+              :aria-label="`Open again on ${d}`"
+              @click="set(inHouse.closedDays(d), null, `${d} is open`)"
               >Open</v-btn
             >
           </li>
@@ -204,13 +214,13 @@ const choose = (recipe: string, s: School, o: string) => {
           label="Shelf places"
           :model-value="house.shelfPlaces"
           :max="2000"
-          @update:model-value="set('shelfPlaces', $event, `shelf places became ${$event}`)"
+          @update:model-value="set(inHouse.shelfPlaces, $event, `shelf places became ${$event}`)"
         />
         <StepField
           label="Days a supplier takes"
           :model-value="house.supplierDays"
           :max="60"
-          @update:model-value="set('supplierDays', $event, `supplier days became ${$event}`)"
+          @update:model-value="set(inHouse.supplierDays, $event, `supplier days became ${$event}`)"
           ><SourceMark mark="E"
         /></StepField>
       </section>
@@ -221,7 +231,7 @@ const choose = (recipe: string, s: School, o: string) => {
           Room <span class="two small light">how long a piece cures, medium transfer on bare wood <SourceMark mark="E" /></span>
         </h3>
         <div class="room">
-          <ClimateField :climate="house.climate" :fahrenheit="fahrenheit" @set="(c) => set('climate', c, 'the room’s air changed')" />
+          <ClimateField :climate="house.climate" :fahrenheit="fahrenheit" @set="(c) => set(inHouse.climate, c, 'the room’s air changed')" />
           <div class="dials">
             <StepField
               :label="fahrenheit ? 'Temperature, °F' : 'Temperature, °C'"
@@ -233,7 +243,7 @@ const choose = (recipe: string, s: School, o: string) => {
               label="Humidity, %"
               :model-value="Math.round(house.climate.humidityPct)"
               :max="100"
-              @update:model-value="set('climate/humidityPct', $event, `${house.climate.humidityPct} % became ${$event} %`)"
+              @update:model-value="set(inHouse.climate.humidityPct, $event, `${house.climate.humidityPct} % became ${$event} %`)"
             />
             <p class="fig">24 h → {{ sayMinutes(1440 * factor) }} <SourceMark mark="E" /></p>
             <p class="small two">12 h least becomes {{ sayMinutes(720 * factor) }}.</p>
@@ -270,7 +280,7 @@ const choose = (recipe: string, s: School, o: string) => {
         </div>
       </section>
     </div>
-    <HouseCautions :cautions="house.cautions ?? []" @set="(list, label) => set('cautions', list, label)" />
+    <HouseCautions :cautions="house.cautions ?? []" @set="(list, label) => set(inHouse.cautions, list, label)" />
   </main>
 </template>
 <style scoped>

@@ -10,7 +10,7 @@ import { previewGround, type PreviewOptions } from '#core/preview'
 import { blankMaterial } from '#core/recipe'
 import { isDate } from '#core/time'
 import { vSteady } from '../ui/steady'
-import { asItIs, type Json, type LetteringSuggestion, type Picture, type PictureEdit } from '#core/workshop'
+import { asItIs, changed, inWorkshop, type LetteringSuggestion, type Path, type Picture, type PictureEdit } from '#core/workshop'
 import SegmentChoice from '../ui/SegmentChoice.vue'
 import SourceMark from '../ui/SourceMark.vue'
 import StepField from '../ui/StepField.vue'
@@ -35,8 +35,9 @@ const edit = computed((): PictureEdit => props.picture.edit ?? asItIs)
 const findings = computed(() => judgePicture(props.picture, props.context).filter((f) => f.code !== 'lettering-perhaps'))
 const dpi = computed(() => placed(props.picture, props.context.print))
 const quality = computed(() => qualityOf(dpi.value.real))
-const set = (field: string, after: Json, label: string) => props.bench.set(`pictures/${props.picture.id}/${field}`, after, label)
-const setEdit = (more: Partial<PictureEdit>, label: string) => set('edit', { ...edit.value, ...more }, `${name.value}: ${label}`)
+const here = computed(() => inWorkshop.pictures(props.picture.id))
+const set = <V,>(path: Path<V>, after: NoInfer<V>, label: string) => props.bench.set(path, after, label)
+const setEdit = (more: Partial<PictureEdit>, label: string) => set(here.value.edit, { ...edit.value, ...more }, `${name.value}: ${label}`)
 
 const material = computed(() => blankMaterial(design.value.material))
 const rounds = ref(3)
@@ -75,31 +76,28 @@ const marking = ref<'' | 'face' | 'lettering'>('')
 function mark(box: { x: number; y: number; w: number; h: number }) {
   const what = marking.value || 'face'
   const at = fromPrint(box, props.picture, props.context.print)
-  set('marks', [...(props.picture.marks ?? []), { id: uuidv7(), what, ...at }], `${what} marked on ${name.value.toLowerCase()}`)
+  set(here.value.marks, [...(props.picture.marks ?? []), { id: uuidv7(), what, ...at }], `${what} marked on ${name.value.toLowerCase()}`)
 }
 /** A box by keys: the middle third. */
 const markMiddle = () => mark({ x: 1 / 3, y: 1 / 3, w: 1 / 3, h: 1 / 3 })
 const unmark = (id: string) =>
   set(
-    'marks',
+    here.value.marks,
     props.picture.marks!.filter((m) => m.id !== id),
     'a mark was taken out',
   )
 /** What the measuring took for lettering: confirmed, it is a mark like any other; else it is gone. */
 function settle(s: LetteringSuggestion, is: boolean) {
-  const { id: picture, marks = [], suggested = [] } = props.picture
+  const { marks = [], suggested = [] } = props.picture
   const { sure: _, ...box } = s
   const rest = suggested.filter((x) => x.id !== s.id)
-  const at = (field: string) => `pictures/${picture}/${field}`
   props.bench.act('picture-lettering', `${name.value}: ${is ? 'it is lettering' : 'no lettering there'}`, [
-    { path: at('suggested'), before: suggested, after: rest.length ? rest : null },
-    ...(is
-      ? [{ path: at('marks'), before: props.picture.marks ?? null, after: [...marks, { ...box, id: uuidv7(), what: 'lettering' }] }]
-      : []),
+    changed(here.value.suggested, suggested, rest.length ? rest : null),
+    ...(is ? [changed(here.value.marks, props.picture.marks, [...marks, { ...box, id: uuidv7(), what: 'lettering' }])] : []),
   ])
 }
 const erased = computed(() => eraseDay(w.value, props.picture))
-const accept = (code: string) => set(`accepted/${code}`, code, `${name.value}: looked at, and fine`)
+const accept = (code: string) => set(here.value.accepted(code), code, `${name.value}: looked at, and fine`)
 const cropping = ref(false)
 function place(p: Pick<PictureEdit, 'turn' | 'crop'>) {
   cropping.value = false
@@ -107,7 +105,7 @@ function place(p: Pick<PictureEdit, 'turn' | 'crop'>) {
 }
 function give(to: string) {
   const owner = people.value.find((p) => p.id === to)
-  set('participant', to || null, to ? `the picture is ${owner?.name ?? `seat ${owner?.seat}`}’s` : 'it is a house picture')
+  set(here.value.participant, to || null, to ? `the picture is ${owner?.name ?? `seat ${owner?.seat}`}’s` : 'it is a house picture')
 }
 </script>
 <template>
@@ -250,7 +248,7 @@ function give(to: string) {
       <v-checkbox
         :model-value="picture.permitted"
         label="May be used here"
-        @update:model-value="set('permitted', !!$event, $event ? 'it may be used' : 'nobody has allowed it yet')"
+        @update:model-value="set(here.permitted, !!$event, $event ? 'it may be used' : 'nobody has allowed it yet')"
       />
       <label
         ><span class="label">Erased on</span
@@ -260,7 +258,7 @@ function give(to: string) {
           v-steady="erased.date"
           @change="
             isDate(($event.target as HTMLInputElement).value) &&
-            set('deleteOn', ($event.target as HTMLInputElement).value, 'the day it is erased changed')
+            set(here.deleteOn, ($event.target as HTMLInputElement).value, 'the day it is erased changed')
           "
         /><span class="small two until">{{
           {
@@ -270,7 +268,7 @@ function give(to: string) {
           }[erased.from]
         }}</span></label
       >
-      <v-btn v-if="erased.from === 'set'" @click="set('deleteOn', null, 'the day it is erased follows the classes')"
+      <v-btn v-if="erased.from === 'set'" @click="set(here.deleteOn, null, 'the day it is erased follows the classes')"
         >With the classes</v-btn
       >
       <v-btn class="erase" @click="emit('erase')">Erase it</v-btn>

@@ -4,7 +4,7 @@ import { ref } from 'vue'
 import { uuidv7 } from 'uuidv7'
 import { fileKey, ownerOf, type RosterOwners, type Suggestion } from '#core/pictures'
 import { dateOf } from '#core/time'
-import type { Picture, Workshop } from '#core/workshop'
+import { changed, inWorkshop, type Picture, type Workshop } from '#core/workshop'
 import type { Problem } from '../app/api'
 import { useDesk } from '../app/desk'
 
@@ -168,7 +168,7 @@ export const useUploads = defineStore('uploads', () => {
         kind: 'picture-in',
         label: `${owner ? (owner.name ?? `seat ${owner.seat}`) : 'a house'} picture came in`,
         subject: { kind: 'workshop', id: workshop.id },
-        changes: [{ path: `pictures/${p.id}`, before: null, after }],
+        changes: [changed(inWorkshop.pictures(p.id), null, after)],
       })
     }
     if (p.sameAs) doubles.value.push({ workshop: upload.workshop, name: upload.name, sameAs: p.sameAs })

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { inWorkshop } from '#core/workshop'
 import { computed, onBeforeUnmount, onMounted, ref, watch } from 'vue'
 import { useRoute } from 'vue-router'
 import { printersOf, sizeUnit } from '#core/house'
@@ -69,7 +70,7 @@ const press = () => layout.value && void printing.print(ink.value, ready.value.s
 async function smearTest() {
   const outcome = await printing.smear(ink.value)
   const d = workshop.value!.designs[0]!
-  bench.set(`designs/${d.id}/print`, { ...d.print, smear: outcome }, `smear test: ${outcome === 'passed' ? 'holds' : 'smears'}`)
+  bench.set(inWorkshop.designs(d.id).print, { ...d.print, smear: outcome }, `smear test: ${outcome === 'passed' ? 'holds' : 'smears'}`)
 }
 const take = (r: Remedy) => bench.act('way-out', say.value!.remedy(r).toLowerCase(), r.changes)
 /** House pictures that could stand in for those that are not in; ways out of a picture larger than the paper. */
@@ -113,7 +114,7 @@ onBeforeUnmount(() => window.removeEventListener('imprenta:print', printKey))
         :printed="printing.jobs.value.length > 0"
         @go="goTo"
         @stop="stop"
-        @paper="bench.set('choices/paper', $event, 'the paper changed')"
+        @paper="bench.set(inWorkshop.choices.paper, $event, 'the paper changed')"
       />
       <div v-else-if="refused" role="alert">
         <FindingCard v-if="larger" :finding="larger" :say="say" :effect="bench.effect" @take="take" />

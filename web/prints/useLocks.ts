@@ -1,7 +1,7 @@
 import { computed, ref, type Ref } from 'vue'
 import { beginLayout, type LaidPrint, type LaidSheet, type LayoutAsk } from '#core/prints'
 import { isRefusal } from '#core/reasons'
-import type { PrintLock } from '#core/workshop'
+import { changed, inWorkshop, type PrintLock } from '#core/workshop'
 import type { Bench } from '../bench/useBench'
 
 /** Prints put where they lie by hand: locked, turned, moved, swapped. Each is tried before it is kept: what cannot stay says why in
@@ -41,7 +41,7 @@ export function useLocks(
     bench.act(
       'lock-print',
       label,
-      wanted.map((l) => ({ path: `locks/${l.id}`, before: before(l.id), after: l })),
+      wanted.map((l) => changed(inWorkshop.locks(l.id), before(l.id), l)),
     )
   }
   function unlock(list: readonly PrintLock[], label: string): void {
@@ -49,7 +49,7 @@ export function useLocks(
     bench.act(
       'unlock-print',
       label,
-      list.map((l) => ({ path: `locks/${l.id}`, before: l, after: null })),
+      list.map((l) => changed(inWorkshop.locks(l.id), l, null)),
     )
   }
   function toggle(): void {

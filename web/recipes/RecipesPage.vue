@@ -6,7 +6,7 @@ import { recipesOf } from '#core/house'
 import { recipeCard } from '#core/phrases'
 import { asNextVersion, belowPractice, compareRecipes, latestRecipe, recipeById, recipes, type OwnRecipe, type Recipe } from '#core/recipe'
 import { inZone } from '#core/time'
-import { withPlaces } from '#core/workshop'
+import { changed, inHouse, withPlaces } from '#core/workshop'
 import { api } from '../app/api'
 import { useDesk } from '../app/desk'
 import { useBringIn } from '../app/useBringIn'
@@ -68,7 +68,7 @@ const change = (o: OwnRecipe, before: OwnRecipe | null, after: OwnRecipe | null,
     kind: 'recipes',
     label,
     subject: { kind: 'house', id: houseId.value },
-    changes: withPlaces(house.value, [{ path: `recipes/${o.id}`, before, after }]),
+    changes: withPlaces(house.value, [changed(inHouse.recipes(o.id), before, after)]),
   })
 const put = (o: OwnRecipe, label: string) => change(o, null, o, label)
 const users = (o: OwnRecipe) =>

@@ -4,7 +4,7 @@ import { useRoute } from 'vue-router'
 import { hoursOf, planWorkshop, type Remedy } from '#core/plan'
 
 import { addMinutes, addDays, dateOf, minutesBetween, openSpans, placeLocal, sayShortDay } from '#core/time'
-import { applyChanges, moveSession, type Change, type Workshop } from '#core/workshop'
+import { applyChanges, inWorkshop, moveSession, type Change, type Workshop } from '#core/workshop'
 import LostPage from '../app/LostPage.vue'
 import { useBench } from '../bench/useBench'
 import FindingCard from '../ui/FindingCard.vue'
@@ -115,7 +115,7 @@ const nudge = (e: KeyboardEvent, session: string) => {
   move(session, by)
 }
 const done = (errand: string) =>
-  bench.set(`errandsDone/${errand}`, workshop.value!.errandsDone.includes(errand) ? null : errand, 'an errand was ticked')
+  bench.set(inWorkshop.errandsDone(errand), workshop.value!.errandsDone.includes(errand) ? null : errand, 'an errand was ticked')
 const take = (r: Remedy) => r.changes.length && bench.act('way-out', say.value!.remedy(r).toLowerCase(), r.changes)
 const wide = ref(true)
 const measure = () => (wide.value = innerWidth > 760)

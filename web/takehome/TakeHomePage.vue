@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { changed, inWorkshop } from '#core/workshop'
 import { computed, onBeforeUnmount, onMounted, ref } from 'vue'
 import { useRoute } from 'vue-router'
 import { homeGroups } from '#core/takehome'
@@ -46,7 +47,7 @@ function setPiece(state: PieceState, laidAt: string | null, asIs = true) {
   const piece = stored.value ?? { id: `${s.participant}-d1`, participant: s.participant, state, laidAt: null }
   const after = { ...piece, state, laidAt, asIs }
   bench.act('piece-state', `${who(s.participant)}’s piece: ${stateWord(state, plan.value!.recipe.words)}`, [
-    { path: `pieces/${piece.id}`, before: stored.value ?? null, after },
+    changed(inWorkshop.pieces(piece.id), stored.value, after),
   ])
 }
 const laid = computed(() => {
@@ -68,7 +69,7 @@ function setLaid(field: 'date' | 'time', value: string) {
 const follow = () =>
   stored.value &&
   bench.act('piece-state', `${who(sheet.value!.participant)}’s piece follows the plan`, [
-    { path: `pieces/${stored.value.id}`, before: stored.value, after: null },
+    changed(inWorkshop.pieces(stored.value.id), stored.value, null),
   ])
 const print = () => window.open(pdf(sheet.value?.participant), '_blank')
 onMounted(() => window.addEventListener('imprenta:print', print))

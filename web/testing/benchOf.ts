@@ -2,7 +2,7 @@ import { computed, ref } from 'vue'
 import { demoHouses, demoWorkshops } from '#core/demo'
 import { planWorkshop } from '#core/plan'
 import { phrases } from '#core/phrases'
-import { applyChanges, valueAt, type Change, type Guard, type Json, type Workshop } from '#core/workshop'
+import { applyChanges, changed, pathText, valueAt, type Change, type Guard, type Path, type Workshop } from '#core/workshop'
 import type { Bench } from '../bench/useBench'
 
 export const testNow = '2026-05-15T15:00:00-04:00[America/New_York]'
@@ -25,8 +25,8 @@ export function benchOf(workshop: Workshop) {
     w.value = applyChanges<Workshop>(w.value, changes)!
   }
   const plan = computed(() => planWorkshop({ workshop: w.value, house, now }))
-  const set = (path: string, after: Json, label: string, kind = 'set', before = valueAt(w.value, path)) =>
-    act(kind, label, [{ path, before, after }])
+  const set = <V>(path: Path<V>, after: NoInfer<V>, label: string, kind = 'set', before = valueAt(w.value, pathText(path))) =>
+    act(kind, label, [changed(path, before, after)])
   const effect = () => ''
   const change = () => undefined
   const cupboard: unknown[] = []

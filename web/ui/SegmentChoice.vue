@@ -1,11 +1,11 @@
-<script setup lang="ts">
-defineProps<{ modelValue: string; options: readonly { id: string; name: string }[]; label: string; hideLabel?: boolean }>()
-defineEmits<{ 'update:modelValue': [string] }>()
+<script setup lang="ts" generic="T extends string">
+defineProps<{ modelValue: NoInfer<T>; options: readonly { id: T; name: string }[]; label: string; hideLabel?: boolean }>()
+defineEmits<{ 'update:modelValue': [T] }>()
 </script>
 <template>
   <div role="group" :aria-label="label">
     <span class="label" :class="{ sr: hideLabel }" aria-hidden="true">{{ label }}</span>
-    <v-btn-toggle :model-value="modelValue" @update:model-value="$emit('update:modelValue', $event as string)">
+    <v-btn-toggle :model-value="modelValue" @update:model-value="$emit('update:modelValue', $event as T)">
       <v-btn v-for="o in options" :key="o.id" :value="o.id" :aria-pressed="o.id === modelValue">{{ o.name }}</v-btn>
     </v-btn-toggle>
   </div>

@@ -5,7 +5,7 @@ import { useRouter } from 'vue-router'
 import { addMinutes, inZone, minutesBetween, placeLocal, roundUpToHour, sayClock, sayDay, sayShortDay } from '#core/time'
 import { clockOf } from '#core/house'
 import { sayMinutes } from '#core/phrases'
-import { arrange, copyOf, newWorkshop, type Summary, type Workshop } from '#core/workshop'
+import { arrange, changed, copyOf, inWorkshop, newWorkshop, type Summary, type Workshop } from '#core/workshop'
 import { api } from '../app/api'
 import { useDesk } from '../app/desk'
 import { useBringIn } from '../app/useBringIn'
@@ -81,7 +81,7 @@ const did = (x: NonNullable<typeof due.value>) =>
     kind: 'errand-done',
     label: `${x.say.errand(x.e).title.toLowerCase()} done`,
     subject: { kind: 'workshop', id: x.w.id },
-    changes: [{ path: `errandsDone/${x.e.id}`, before: null, after: x.e.id }],
+    changes: [changed(inWorkshop.errandsDone(x.e.id), null, x.e.id)],
   })
 const dueIn = (min: number) => (min < 0 ? `Late by ${sayMinutes(min)}` : `Due in ${sayMinutes(min)}`)
 /** Who needs a thought: who has no piece laid, who misses the next class. */
@@ -117,7 +117,7 @@ function readyFrom(laid: string, least: number, better: number) {
   return { earliest: at(least), better: n.say.at(roundUpToHour(addMinutes(laid, better))) }
 }
 function create(w: Workshop, label: string) {
-  desk.act({ kind: 'create', label, subject: { kind: 'workshop', id: w.id }, changes: [{ path: '', before: null, after: w }] })
+  desk.act({ kind: 'create', label, subject: { kind: 'workshop', id: w.id }, changes: [changed(inWorkshop, null, w)] })
   void router.push(`/w/${w.id}/bench/group`)
 }
 const makeNew = (houseId: string) =>
@@ -137,7 +137,7 @@ const archive = (w: Summary, on: boolean) =>
     kind: on ? 'archive' : 'restore',
     label: `${w.title} ${on ? 'archived' : 'restored'}`,
     subject: { kind: 'workshop', id: w.id },
-    changes: [{ path: 'archivedAt', before: w.archivedAt, after: on ? desk.now : null }],
+    changes: [changed(inWorkshop.archivedAt, w.archivedAt, on ? desk.now : null)],
   })
 function takeIn() {
   const w = incoming.value!

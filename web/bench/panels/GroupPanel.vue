@@ -2,7 +2,7 @@
 import { computed, ref } from 'vue'
 import { ageBands, mayTouch, type AgeBand, type Hazard } from '#core/recipe'
 import { ageName, seatOf } from '#core/phrases'
-import { drawings, seated, withAges, type Participant } from '#core/workshop'
+import { changed, drawings, inWorkshop, seated, withAges, type Participant } from '#core/workshop'
 import SegmentChoice from '../../ui/SegmentChoice.vue'
 import StepField from '../../ui/StepField.vue'
 import VerdictShape from '../../ui/VerdictShape.vue'
@@ -46,26 +46,26 @@ const age = (band: AgeBand, to: number) => {
 const retitle = (e: Event) => {
   const { now, before, taken } = typing(e)
   if (!now.trim()) return
-  props.bench.set('title', now, 'the workshop was renamed', 'type-title', before)
+  props.bench.set(inWorkshop.title, now, 'the workshop was renamed', 'type-title', before)
   taken()
 }
 const rename = (p: Participant, e: Event) => {
   const { now, before, taken } = typing(e)
-  props.bench.set(`group/participants/${p.id}/name`, now || null, `a name at seat ${p.seat}`, 'type-name', before || null)
+  props.bench.set(inWorkshop.group.participants(p.id).name, now || null, `a name at seat ${p.seat}`, 'type-name', before || null)
   taken()
 }
 const misses = (p: Participant, session: string) => {
   const away = p.misses.includes(session)
   const label = `seat ${p.seat} ${away ? 'comes to' : 'misses'} a class`
-  props.bench.set(`group/participants/${p.id}/misses/${session}`, away ? null : session, label)
+  props.bench.set(inWorkshop.group.participants(p.id).misses(session), away ? null : session, label)
 }
 const swap = (p: Participant, by: number) => {
   const at = people.value.indexOf(p)
   const other = people.value[at + by]
   if (!other) return
   props.bench.act('swap-seats', 'two seats swapped', [
-    { path: `group/participants/${p.id}/seat`, before: p.seat, after: other.seat },
-    { path: `group/participants/${other.id}/seat`, before: other.seat, after: p.seat },
+    changed(inWorkshop.group.participants(p.id).seat, p.seat, other.seat),
+    changed(inWorkshop.group.participants(other.id).seat, other.seat, p.seat),
   ])
 }
 const forgetting = ref(false)
@@ -81,14 +81,14 @@ const forgetting = ref(false)
         :min="1"
         :max="80"
         :note="w.group.tables === null ? 'of four, by default' : plan.seating.length > 8 ? '' : `of ${plan.seating.join(', ')}`"
-        @update:model-value="bench.set('group/tables', $event, `tables became ${$event}`)"
+        @update:model-value="bench.set(inWorkshop.group.tables, $event, `tables became ${$event}`)"
       />
       <StepField
         label="Helpers"
         :model-value="w.group.helpers"
         :max="60"
         note="beside you"
-        @update:model-value="bench.set('group/helpers', $event, `helpers became ${$event}`)"
+        @update:model-value="bench.set(inWorkshop.group.helpers, $event, `helpers became ${$event}`)"
       />
     </div>
     <div class="called">
@@ -97,7 +97,7 @@ const forgetting = ref(false)
         label="Drawn with"
         :model-value="w.drawing"
         :options="drawings.map((d) => ({ id: d, name: d }))"
-        @update:model-value="bench.set('drawing', $event, `the drawing became a ${$event}`)"
+        @update:model-value="bench.set(inWorkshop.drawing, $event, `the drawing became a ${$event}`)"
       />
     </div>
     <h3 class="gap">Ages <span class="two small plainweight">kept as bands</span></h3>

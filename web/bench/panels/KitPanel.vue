@@ -1,7 +1,8 @@
 <script setup lang="ts">
+import { change, inHouse, inWorkshop } from '#core/workshop'
 import { computed, ref } from 'vue'
 import { isRefusal } from '#core/reasons'
-import { cautions } from '#core/recipe'
+import { cautions, type ShareBy } from '#core/recipe'
 import type { KitLine } from '#core/kit'
 import BecauseFigure from '../../ui/BecauseFigure.vue'
 import ChangeCaret from '../../ui/ChangeCaret.vue'
@@ -62,10 +63,11 @@ const setHave = (l: KitLine, n: number) => {
     kind: 'cupboard',
     label: `${l.name.toLowerCase()} in the cupboard became ${n}`,
     subject: { kind: 'house', id: house.id },
-    changes: [{ path: `cupboard/${key}`, before: house.cupboard[key] ?? null, after: n }],
+    changes: [change(house, inHouse.cupboard(key), n)],
   })
 }
-const share = (l: KitLine, by: string) => props.bench.set(`choices/share/${l.material}`, by, `${l.name.toLowerCase()}: ${shareNames[by]}`)
+const share = (l: KitLine, by: ShareBy) =>
+  props.bench.set(inWorkshop.choices.share(l.material), by, `${l.name.toLowerCase()}: ${shareNames[by]}`)
 </script>
 <template>
   <div>
@@ -91,7 +93,7 @@ const share = (l: KitLine, by: string) => props.bench.set(`choices/share/${l.mat
         label="Spares"
         :model-value="plan.spares.count"
         :max="400"
-        @update:model-value="bench.set('choices/spares', $event, `spares became ${$event}`)"
+        @update:model-value="bench.set(inWorkshop.choices.spares, $event, `spares became ${$event}`)"
         >{{ Math.round(plan.spares.sure * 100) }} % sure <SourceMark :mark="plan.figures['spares']!.because.mark"
       /></StepField>
       <StepField
@@ -99,7 +101,7 @@ const share = (l: KitLine, by: string) => props.bench.set(`choices/share/${l.mat
         :model-value="plan.samples.count"
         :max="12"
         note="stages to show"
-        @update:model-value="bench.set('choices/samples', $event, `samples became ${$event}`)"
+        @update:model-value="bench.set(inWorkshop.choices.samples, $event, `samples became ${$event}`)"
       />
     </div>
     <table>

@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import type { Row } from '#core/finder'
-import { recipeById, roomStations, type Option, type School } from '#core/recipe'
+import { recipeById, roomStations, type Option, type School, type Whites } from '#core/recipe'
 import { recipesOf } from '#core/house'
-import { allowed } from '#core/workshop'
+import { allowed, change, inWorkshop } from '#core/workshop'
 import SegmentChoice from '../../ui/SegmentChoice.vue'
 import BecauseFigure from '../../ui/BecauseFigure.vue'
 import SourceMark from '../../ui/SourceMark.vue'
@@ -17,7 +17,7 @@ const plan = computed(() => props.bench.plan.value!)
 const say = computed(() => props.bench.say.value!)
 const w = computed(() => props.bench.workshop.value!)
 const d = computed(() => w.value.designs[0]!)
-const path = (f: string) => `designs/${d.value.id}/${f}`
+const at = computed(() => inWorkshop.designs(d.value.id))
 const recipe = computed(() => recipeById(plan.value.recipe.id, plan.value.recipe.version, recipesOf(props.bench.house.value!))!)
 const { rows, problem } = useFinder(props.bench)
 const summary = computed(() => {
@@ -26,13 +26,13 @@ const summary = computed(() => {
   return `${works === 1 ? 'One way works' : `${works || 'No'} ways work`} as it stands, ${n('possible-if')} more with a change.`
 })
 const take = (r: Row) => props.bench.act('method', `${recipe.value.name.toLowerCase()} became ${r.recipe.name.toLowerCase()}`, r.changes)
-const choose = (s: School, o: string) => props.bench.set(path(`choices/${s.id}`), o, `${s.question.toLowerCase()} became ${o}`)
+const choose = (s: School, o: string) => props.bench.set(at.value.choices(s.id), o, `${s.question.toLowerCase()} became ${o}`)
 const chosen = (s: School) => plan.value.chosen.find((c) => c.school.id === s.id)!
 const allSchools = ref(false)
 const schools = computed(() => (allSchools.value ? recipe.value.schools : recipe.value.schools.slice(0, 6)))
 const allow = computed(() => allowed(w.value))
 const may = (h: 'heat' | 'spray' | 'blade', on: boolean) =>
-  props.bench.set('choices/allow', { ...allow.value, [h]: on }, `${h} is ${on ? 'allowed' : 'not allowed'}`)
+  props.bench.set(inWorkshop.choices.allow, { ...allow.value, [h]: on }, `${h} is ${on ? 'allowed' : 'not allowed'}`)
 /** Places at the stations that any method on this table works at; empty is not known, and then not judged. */
 const stations = computed(() => {
   const used = new Set(recipesOf(props.bench.house.value!).flatMap((r) => r.stages.map((s) => s.station)))
@@ -47,9 +47,9 @@ function atHand(id: string, name: string, raw: string) {
   const rest = Object.fromEntries(Object.entries(w.value.choices.stations ?? {}).filter(([k]) => k !== id))
   const now = raw.trim() === '' ? rest : { ...rest, [id]: Number(raw) }
   delete typed.value[id]
-  props.bench.set('choices/stations', Object.keys(now).length ? now : null, `${name}: ${raw.trim() || 'not said'}`)
+  props.bench.set(inWorkshop.choices.stations, Object.keys(now).length ? now : null, `${name}: ${raw.trim() || 'not said'}`)
 }
-const wish = (x: string) => props.bench.set(path('whites'), x === 'any' ? null : x, `whites wanted: ${x}`)
+const wish = (x: Whites | 'any') => props.bench.set(at.value.whites, x === 'any' ? null : x, `whites wanted: ${x}`)
 /** What another option would change, before it is chosen. */
 const effects = computed(() =>
   Object.fromEntries(
@@ -77,7 +77,7 @@ function say1(s: School, o: Option): string {
   const e = props.bench.effect({
     code: 'choose',
     values: {},
-    changes: [{ path: path(`choices/${s.id}`), before: d.value.choices[s.id] ?? null, after: o.id }],
+    changes: [change(w.value, at.value.choices(s.id), o.id)],
   })
   const steps = stepsOf(o, s)
   return e || steps ? `${o.name}: ${[steps, e].filter(Boolean).join(', ')}` : ''

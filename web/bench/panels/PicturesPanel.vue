@@ -4,7 +4,7 @@ import { judgePicture, ownerName, pictureOf } from '#core/pictures'
 import { pictureContextOf } from '#core/plan'
 import { blankMaterial } from '#core/recipe'
 import { api } from '../../app/api'
-import type { Picture } from '#core/workshop'
+import { inWorkshop, type Picture } from '#core/workshop'
 import { usePageKeys } from '../../app/usePageKeys'
 import AddPictures from '../../pictures/AddPictures.vue'
 import ContactSheet from '../../pictures/ContactSheet.vue'
@@ -79,12 +79,12 @@ usePageKeys({
   Delete: onChosen(() => (erasing.value = true)),
   a: onChosen((p) => {
     const f = judgePicture(p, context.value).find((x) => x.level === 'look' && x.code !== 'not-permitted')
-    if (f) props.bench.set(`pictures/${p.id}/accepted/${f.code}`, f.code, 'looked at, and fine')
+    if (f) props.bench.set(inWorkshop.pictures(p.id).accepted(f.code), f.code, 'looked at, and fine')
   }),
 })
 const erased = computed(() => (w.value.picturesErased ?? []).reduce((sum, x) => sum + x.count, 0))
-const choose = (v: string) =>
-  props.bench.set(`designs/${d.value.id}/pictures`, v, `pictures became ${v === 'own' ? 'everybody’s own' : 'the house’s'}`)
+const choose = (v: 'house' | 'own') =>
+  props.bench.set(inWorkshop.designs(d.value.id).pictures, v, `pictures became ${v === 'own' ? 'everybody’s own' : 'the house’s'}`)
 </script>
 <template>
   <div>

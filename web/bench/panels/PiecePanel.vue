@@ -16,7 +16,7 @@ import {
 } from '#core/recipe'
 import { sizeUnit, recipesOf } from '#core/house'
 import { showLength } from '#core/units'
-import type { TypedLength } from '#core/workshop'
+import { change, inWorkshop, type TypedLength } from '#core/workshop'
 import LengthField from '../../ui/LengthField.vue'
 import PieceDrawing from '../../ui/PieceDrawing.vue'
 import SegmentChoice from '../../ui/SegmentChoice.vue'
@@ -37,7 +37,7 @@ const d = computed(() => w.value.designs[0]!)
 const kind = computed(() => pieceKind(d.value.kind))
 const named = computed(() => (d.value.kind === 'custom' && d.value.called ? d.value.called : kind.value.name))
 const outlineNames: Record<Outline, string> = { straight: 'straight', round: 'round', stone: 'as a stone' }
-const path = (f: string) => `designs/${d.value.id}/${f}`
+const at = computed(() => inWorkshop.designs(d.value.id))
 const size = (mm: number): TypedLength => ({ mm, text: showLength(mm, sizeUnit(house.value)) })
 
 /** Another kind brings its usual size and material, and its method when the present one does not suit it. */
@@ -48,11 +48,11 @@ function take(k: PieceKind) {
   const by = fits ? mine : recipe
   const material = [d.value.material, ...k.materials].find((m) => k.materials.includes(m) && takesMaterial(by, m)) ?? k.materials[0]!
   props.bench.act('piece', `${kind.value.name} became ${k.name}`, [
-    { path: path('kind'), before: d.value.kind, after: k.id },
-    { path: path('width'), before: d.value.width, after: size(k.widthMm) },
-    { path: path('height'), before: d.value.height, after: size(k.heightMm) },
-    { path: path('material'), before: d.value.material, after: material },
-    ...(fits ? [] : [{ path: path('recipe'), before: d.value.recipe, after: { id: recipe.id, version: recipe.version } }]),
+    change(w.value, at.value.kind, k.id),
+    change(w.value, at.value.width, size(k.widthMm)),
+    change(w.value, at.value.height, size(k.heightMm)),
+    change(w.value, at.value.material, material),
+    ...(fits ? [] : [change(w.value, at.value.recipe, { id: recipe.id, version: recipe.version })]),
   ])
 }
 const materials = computed(() => woods.filter((m) => kind.value.materials.includes(m.id)))
@@ -81,7 +81,7 @@ const child = computed(() => w.value.group.participants.filter((p) => p.age !== 
 const handMm = computed(() => (child.value ? 150 : 185))
 const call = (e: Event) => {
   const { now, before, taken } = typing(e)
-  props.bench.set(path('called'), now || null, 'the piece got a name', 'type-called', before || null)
+  props.bench.set(at.value.called, now || null, 'the piece got a name', 'type-called', before || null)
   taken()
 }
 </script>
@@ -117,13 +117,13 @@ const call = (e: Event) => {
         :label="kind.widthName"
         :unit="sizeUnit(house)"
         :model-value="d.width"
-        @update:model-value="bench.set(path('width'), $event, `${kind.widthName.toLowerCase()} became ${$event.text}`, 'type-width')"
+        @update:model-value="bench.set(at.width, $event, `${kind.widthName.toLowerCase()} became ${$event.text}`, 'type-width')"
       />
       <LengthField
         :label="kind.heightName"
         :unit="sizeUnit(house)"
         :model-value="d.height"
-        @update:model-value="bench.set(path('height'), $event, `${kind.heightName.toLowerCase()} became ${$event.text}`, 'type-height')"
+        @update:model-value="bench.set(at.height, $event, `${kind.heightName.toLowerCase()} became ${$event.text}`, 'type-height')"
       />
       <StepField
         v-if="kind.measure.by === 'panels'"
@@ -132,7 +132,7 @@ const call = (e: Event) => {
         :max="60"
         :model-value="d.panels ?? kind.measure.usual.value"
         :note="`${strip.panels} in a strip of ${showLength(strip.lengthMm, sizeUnit(house))}`"
-        @update:model-value="bench.set(path('panels'), $event, `panels became ${$event}`)"
+        @update:model-value="bench.set(at.panels, $event, `panels became ${$event}`)"
       />
       <label v-if="d.kind === 'custom'"
         ><span class="label">Called</span
@@ -144,7 +144,7 @@ const call = (e: Event) => {
         label="Outline, from above"
         :model-value="plan.outline"
         :options="kind.outlines.map((o) => ({ id: o, name: outlineNames[o] }))"
-        @update:model-value="bench.set(path('outline'), $event, `the outline became ${outlineNames[$event as Outline]}`)"
+        @update:model-value="bench.set(at.outline, $event, `the outline became ${outlineNames[$event]}`)"
       />
       <p v-if="plan.outline !== 'straight'" class="small two">
         The print is cut out along its line<template v-if="plan.outline === 'stone'">
@@ -167,7 +167,7 @@ const call = (e: Event) => {
           class="plain surface"
           :class="{ on: m.id === d.material }"
           :aria-checked="m.id === d.material"
-          @click="bench.set(path('material'), m.id, `${d.material} became ${m.name}`)"
+          @click="bench.set(at.material, m.id, `${d.material} became ${m.name}`)"
         >
           <i class="swatch" :style="{ background: m.colour }" aria-hidden="true" /><b>{{ m.name }}</b
           ><span class="small" :class="fits(m.id) ? 'two' : 'watch'">{{ fits(m.id) ?? `not for ${plan.recipe.name.toLowerCase()}` }}</span>

@@ -5,7 +5,7 @@ import { printersOf } from '#core/house'
 import { pixelsAnInch } from '#core/suitability'
 import { pieceKind, recipeById } from '#core/recipe'
 import { recipesOf } from '#core/house'
-import type { Design, KeepClear } from '#core/workshop'
+import { inWorkshop, type Design, type KeepClear, type Path } from '#core/workshop'
 import BecauseFigure from '../../ui/BecauseFigure.vue'
 import FlipDrawing from '../../ui/FlipDrawing.vue'
 import SegmentChoice from '../../ui/SegmentChoice.vue'
@@ -21,14 +21,14 @@ const plan = computed(() => props.bench.plan.value!)
 const say = computed(() => props.bench.say.value!)
 const house = computed(() => props.bench.house.value!)
 const d = computed(() => w.value.designs[0]!)
-const path = (f: string) => `designs/${d.value.id}/${f}`
+const at = computed(() => inWorkshop.designs(d.value.id))
 const recipe = computed(() => recipeById(plan.value.recipe.id, plan.value.recipe.version, recipesOf(house.value))!)
 const kind = computed(() => pieceKind(d.value.kind))
 const even = computed(() => plan.value.print.orientation.flips % 2 === 0)
 
 /** How they are printed, and what is known of pictures and prints: yes, no, or not yet looked. */
-const know = (field: 'print' | 'picture', set: object, label: string) =>
-  props.bench.set(path(field), JSON.parse(JSON.stringify({ ...d.value[field], ...set })), label)
+const know = <F extends 'print' | 'picture'>(field: F, set: Partial<NonNullable<Design[F]>>, label: string) =>
+  props.bench.set(at.value[field] as Path<Design[F]>, JSON.parse(JSON.stringify({ ...d.value[field], ...set })) as Design[F], label)
 const three = [
   { id: 'unknown', name: 'not known' },
   { id: 'no', name: 'no' },
@@ -55,10 +55,10 @@ const dpi = computed(() => pixels.value && pixelsAnInch(pixels.value, plan.value
 const marking = ref<KeepClear['what']>('face')
 const boxes = computed(() => d.value.keepClear ?? [])
 const addBox = (b: Omit<KeepClear, 'id'>) =>
-  props.bench.set(path('keepClear'), [...boxes.value, { id: uuidv7(), ...b }], `a ${b.what} is kept clear`)
+  props.bench.set(at.value.keepClear, [...boxes.value, { id: uuidv7(), ...b }], `a ${b.what} is kept clear`)
 const dropBox = (id: string) =>
   props.bench.set(
-    path('keepClear'),
+    at.value.keepClear,
     boxes.value.filter((b) => b.id !== id),
     'a box was taken out',
   )
@@ -84,7 +84,7 @@ function addMiddle() {
               { id: 'yes', name: 'yes' },
             ]"
             @update:model-value="
-              bench.set(path('lettering'), $event === 'yes', $event === 'yes' ? 'pictures got lettering' : 'pictures lost lettering')
+              bench.set(at.lettering, $event === 'yes', $event === 'yes' ? 'pictures got lettering' : 'pictures lost lettering')
             "
           />
           <p class="small two">Lettering that reads backwards spoils a piece.</p>
@@ -98,7 +98,7 @@ function addMiddle() {
               { id: 'yes', name: 'mirrored' },
               { id: 'no', name: 'not' },
             ]"
-            @update:model-value="bench.set(path('mirrored'), $event === 'advised' ? null : $event === 'yes', 'the print setting changed')"
+            @update:model-value="bench.set(at.mirrored, $event === 'advised' ? null : $event === 'yes', 'the print setting changed')"
           />
           <FlipDrawing
             :drawing="w.drawing"
@@ -130,7 +130,9 @@ function addMiddle() {
                     ? `so that everybody has a good one, ${Math.round(w.choices.confidence * 100)} % sure; one with a printer in the room`
                     : 'you chose'
                 "
-                @update:model-value="bench.set('choices/copies', $event, `${$event} ${$event === 1 ? 'copy' : 'copies'} of each picture`)"
+                @update:model-value="
+                  bench.set(inWorkshop.choices.copies, $event, `${$event} ${$event === 1 ? 'copy' : 'copies'} of each picture`)
+                "
               /></dd
           ></template>
           <dt>Size</dt>

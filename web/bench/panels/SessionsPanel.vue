@@ -2,7 +2,7 @@
 import { uuidv7 } from 'uuidv7'
 import { computed } from 'vue'
 import { isClock, isDate, addDays, dateOf } from '#core/time'
-import type { Session } from '#core/workshop'
+import { changed, inWorkshop, type Session } from '#core/workshop'
 import { typing, vSteady } from '../../ui/steady'
 import BecauseFigure from '../../ui/BecauseFigure.vue'
 import type { Bench } from '../useBench'
@@ -21,7 +21,7 @@ const cards = computed(() =>
 const set = (s: Session, field: 'date' | 'start' | 'end' | 'room', e: Event) => {
   const { now, before, taken } = typing(e)
   if (field === 'date' ? !isDate(now) : field !== 'room' && !isClock(now)) return
-  props.bench.set(`sessions/${s.id}/${field}`, now, `class ${field} became ${now}`, `type-${field}`, before)
+  props.bench.set(inWorkshop.sessions(s.id)[field], now, `class ${field} became ${now}`, `type-${field}`, before)
   taken()
 }
 function add() {
@@ -33,14 +33,13 @@ function add() {
     end: '20:00',
     room: w.value.sessions[0]?.room ?? 'Craft room',
   }
-  props.bench.act('add-session', 'a class was added', [{ path: `sessions/${session.id}`, before: null, after: session }])
+  props.bench.act('add-session', 'a class was added', [changed(inWorkshop.sessions(session.id), null, session)])
 }
-const remove = (s: Session) =>
-  props.bench.act('remove-session', 'a class was taken out', [{ path: `sessions/${s.id}`, before: s, after: null }])
+const remove = (s: Session) => props.bench.act('remove-session', 'a class was taken out', [changed(inWorkshop.sessions(s.id), s, null)])
 const places = computed(() => ['ahead', ...plan.value.sessions.map((s) => s.id), 'home'])
 const placeName = (p: string) =>
   p === 'ahead' ? 'ahead' : p === 'home' ? 'at home' : `class ${plan.value.sessions.find((s) => s.id === p)?.number}`
-const moveStage = (stage: string, to: string) => props.bench.set(`choices/split/${stage}`, to, `${stage} moved to ${placeName(to)}`)
+const moveStage = (stage: string, to: string) => props.bench.set(inWorkshop.choices.split(stage), to, `${stage} moved to ${placeName(to)}`)
 </script>
 <template>
   <div>
@@ -120,7 +119,7 @@ const moveStage = (stage: string, to: string) => props.bench.set(`choices/split/
           </tr>
         </tbody>
       </table>
-      <v-btn v-if="plan.splitChosen" class="gap" @click="bench.set('choices/split', {}, 'the usual split came back')"
+      <v-btn v-if="plan.splitChosen" class="gap" @click="bench.set(inWorkshop.choices.split, {}, 'the usual split came back')"
         >Back to the usual split</v-btn
       >
     </template>

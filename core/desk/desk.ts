@@ -1,5 +1,8 @@
 import type { House } from '#core/house'
 import {
+  below,
+  inWorkshop,
+  pathText,
   applyChanges,
   lenient,
   summaryOf,
@@ -256,7 +259,9 @@ function kept(s: DeskState, e: { pending: readonly Waiting[]; unsettled: readonl
 
 function forgot(s: DeskState, id: string): DeskState {
   const ofPeople = ({ subject, changes }: Pick<Deed, 'subject' | 'changes'>) =>
-    subject.kind === 'workshop' && subject.id === id && changes.some((c) => c.path === '' || c.path.startsWith('group/participants'))
+    subject.kind === 'workshop' &&
+    subject.id === id &&
+    changes.some((c) => c.path === pathText(inWorkshop) || below(c.path, inWorkshop.group.participants))
   return {
     ...s,
     done: s.done.filter((d) => !ofPeople(d.deed)),

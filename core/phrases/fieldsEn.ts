@@ -1,19 +1,19 @@
-import type { Json, Workshop } from '#core/workshop'
+import { below, inWorkshop, pathText, type Json, type Workshop } from '#core/workshop'
 
 const names: Record<string, string> = {
   '': 'the whole',
   title: 'the name of the workshop',
   drawing: 'the drawing',
   archivedAt: 'the archive',
-  'group/helpers': 'helpers',
-  'group/tables': 'tables',
-  'group/participants': 'how many people',
-  'choices/spares': 'spares',
-  'choices/samples': 'samples',
-  'choices/confidence': 'how sure the spares make',
-  'choices/allow': 'what is allowed',
-  'choices/paper': 'the paper',
-  'choices/copies': 'copies of each picture',
+  [pathText(inWorkshop.group.helpers)]: 'helpers',
+  [pathText(inWorkshop.group.tables)]: 'tables',
+  [pathText(inWorkshop.group.participants)]: 'how many people',
+  [pathText(inWorkshop.choices.spares)]: 'spares',
+  [pathText(inWorkshop.choices.samples)]: 'samples',
+  [pathText(inWorkshop.choices.confidence)]: 'how sure the spares make',
+  [pathText(inWorkshop.choices.allow)]: 'what is allowed',
+  [pathText(inWorkshop.choices.paper)]: 'the paper',
+  [pathText(inWorkshop.choices.copies)]: 'copies of each picture',
   name: 'the name of the house',
   climate: 'the room’s air',
   timeZone: 'the time zone',
@@ -54,10 +54,11 @@ const parts: Record<string, string> = {
 export function sayField(path: string, doc?: Pick<Workshop, 'group' | 'sessions'>): string {
   if (names[path]) return names[path]
   const [list, a, b] = path.split('/')
-  if (path.startsWith('group/participants/')) {
-    const person = doc?.group.participants.find((p) => p.id === b)
+  const [id, field] = below(path, inWorkshop.group.participants) ?? []
+  if (id !== undefined) {
+    const person = doc?.group.participants.find((p) => p.id === id)
     const who = person ? `seat ${person.seat}` : 'a seat that is gone'
-    const part = parts[path.split('/')[3] ?? '']
+    const part = parts[field ?? '']
     return part ? `${part} at ${who}` : who
   }
   if (list === 'sessions') {

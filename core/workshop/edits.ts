@@ -12,7 +12,7 @@ import {
   type Intent,
   type Json,
 } from './command'
-import { change, changed, inWorkshop, pathText, type Path } from './paths'
+import { below, change, changed, inWorkshop, pathText, type Path } from './paths'
 import { seatNumber, type Participant, type Workshop } from './workshop'
 
 /** What an edit would do, or the question it has to ask first. */
@@ -25,10 +25,8 @@ const gone = <E extends Json>(path: Path<E | null>, what: E): Change => changed(
 
 /** Whose entry in the group a path names; undefined when it names anything else, or a field of it. */
 function participantOf(path: string): string | undefined {
-  const [, ...below] = path.startsWith(`${pathText(inWorkshop.group.participants)}/`)
-    ? path.slice(pathText(inWorkshop.group.participants).length).split('/')
-    : []
-  return below.length === 1 ? below[0] : undefined
+  const [id, ...more] = below(path, inWorkshop.group.participants) ?? []
+  return more.length === 0 ? id : undefined
 }
 
 /** The lowest seats from 1 that nobody has. */

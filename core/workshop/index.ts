@@ -18,7 +18,7 @@ export {
   type Guard,
   type Clash,
 } from './command'
-export { change, changed, inHouse, inWorkshop, isWithin, pathFrom, pathText, type Path, type Paths } from './paths'
+export { below, change, changed, inHouse, inWorkshop, pathText, type Path, type Paths } from './paths'
 export { moveSession } from './move'
 export { again, freeSeats, brokenBetween, seated, seatNames, setHeadcount, takeAlong, undoing, withAges, type Edit } from './edits'
 export { copyOf } from './copy'

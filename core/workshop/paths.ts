@@ -40,11 +40,12 @@ export const inHouse = pathsAt('') as Paths<House>
 /** A path as commands carry it: names with slashes between. */
 export const pathText = (path: Path<never>): string => texts.get(path)!
 
-/** A path that came as text, for callers that take any. */
-export const pathFrom = (text: string): Path<Json> => pathsAt(text) as Path<Json>
-
-/** Whether what a path as text names is this place, or stands below it. */
-export const isWithin = (text: string, path: Path<never>): boolean => text === pathText(path) || text.startsWith(`${pathText(path)}/`)
+/** What a path as text names below a place, name by name: none for the place itself, undefined when it stands elsewhere. */
+export function below(text: string, path: Path<never>): string[] | undefined {
+  const here = pathText(path)
+  if (text === here) return []
+  return text.startsWith(`${here}/`) ? text.slice(here.length + 1).split('/') : undefined
+}
 
 /** A value set in a place where its author saw `before`. */
 export const changed = <V>(path: Path<V>, before: Json | undefined, after: NoInfer<V>): Change => ({

@@ -1,6 +1,6 @@
 import { decide, type Problem } from '#core/desk'
 import type { House } from '#core/house'
-import { summaryOf, type Change, type Clash, type Command, type Workshop } from '#core/workshop'
+import { below, inWorkshop, pathText, summaryOf, type Change, type Clash, type Command, type Workshop } from '#core/workshop'
 import { many, run, type Db } from '../db/query'
 import { namesOfRow, sinceBody, wholeOf } from './documents'
 import { namesChanged, saysTheSame, separateNames, withoutNames, writeNames, type NamePlace } from './names'
@@ -186,12 +186,12 @@ async function erasedAmong(db: Db, commands: readonly Command[]): Promise<Set<st
 }
 
 /** What concerns pictures is written whole: they are looked for in the rows when they are due. */
-const ofPictures = (c: Change): boolean => c.path === '' || c.path === 'pictures' || c.path.startsWith('pictures/')
+const ofPictures = (c: Change): boolean => c.path === pathText(inWorkshop) || below(c.path, inWorkshop.pictures) !== undefined
 
 const picturesIn = (c: Change): string[] => {
-  if (c.path === '') return ((c.after as Workshop | null)?.pictures ?? []).map((p) => String(p.id))
-  const [list, id] = c.path.split('/')
-  return list === 'pictures' && id !== undefined && c.after !== null ? [id] : []
+  if (c.path === pathText(inWorkshop)) return ((c.after as Workshop | null)?.pictures ?? []).map((p) => String(p.id))
+  const [id] = below(c.path, inWorkshop.pictures) ?? []
+  return id !== undefined && c.after !== null ? [id] : []
 }
 
 /** What {@link Work.writeAtOnce} says to the database, the body left as it is: $1 documents, $2 commands, $3 when, then names. last the commands' ids. A row that is not as

@@ -1,4 +1,4 @@
-import { same, type Change, type Json, type Workshop } from '#core/workshop'
+import { below, inWorkshop, pathText, same, type Change, type Json, type Workshop } from '#core/workshop'
 import { many, run, type Db } from '../db/query'
 
 /** A workshop without its participants' names, as its row keeps it. */
@@ -74,11 +74,17 @@ export interface NamePlace {
   name: string
 }
 
+/** A field of somebody in the group that holds their name. */
+const isName = (path: string): boolean => {
+  const [id] = below(path, inWorkshop.group.participants) ?? []
+  return id !== undefined && path === pathText(inWorkshop.group.participants(id).name)
+}
+
 /** Takes names out of a command's changes: what is left may be kept for good, the names go to erasable rows. */
 export function separateNames(changes: readonly Change[]): { changes: Change[]; names: NamePlace[] } {
   const names: NamePlace[] = []
   const strip = (value: Json, path: string, place: string): Json => {
-    if (typeof value === 'string' && /^group\/participants\/[^/]+\/name$/.test(path)) {
+    if (typeof value === 'string' && isName(path)) {
       names.push({ place, name: value })
       return null
     }

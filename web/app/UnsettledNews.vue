@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { inWorkshop, pathText } from '#core/workshop'
 import { computed } from 'vue'
 import type { Unsettled } from '#core/desk'
 import { sayField, sayValue } from '#core/phrases'
@@ -19,7 +20,7 @@ const rows = computed(() =>
         path: c.path,
         field: capital(sayField(c.path, doc)),
         gone: c.stored === null && c.yours !== null && !!doc && sayField(c.path, doc).includes('is gone'),
-        yours: c.path === 'group/participants' && u.command.intent ? String(u.command.intent.people) : sayValue(c.yours),
+        yours: c.path === pathText(inWorkshop.group.participants) && u.command.intent ? String(u.command.intent.people) : sayValue(c.yours),
         theirs: sayValue(c.stored),
       })),
       more: Math.max(0, (u.clashes?.length ?? 0) - 3),

@@ -1,5 +1,6 @@
 import * as v from 'valibot'
-import { figure, type Figure } from '#core/reasons'
+import { asPractised, type Figures } from '#core/figures'
+import { figure } from '#core/reasons'
 import { coats, type Coat } from '#core/medium'
 import { addMinutes, instant, secondOf, type Zoned } from '#core/time'
 import { decimal, minutes } from '#core/units'
@@ -7,19 +8,6 @@ import { decimal, minutes } from '#core/units'
 export const surfaces = ['porous', 'painted', 'sealed', 'stone'] as const
 export type Surface = (typeof surfaces)[number]
 export type CureVerdict = 'too soon' | 'risky' | 'ready'
-
-export const coatFactor: Record<Coat, Figure> = {
-  light: figure(0.8, 'factor', 'E'),
-  moderate: figure(1, 'factor', 'E'),
-  generous: figure(1.4, 'factor', 'E'),
-  heavy: figure(1.7, 'factor', 'E'),
-}
-export const surfaceFactor: Record<Surface, Figure> = {
-  porous: figure(1, 'factor', 'E'),
-  painted: figure(1.25, 'factor', 'E'),
-  sealed: figure(1.25, 'factor', 'E'),
-  stone: figure(1.25, 'factor', 'E'),
-}
 
 /** Below this, or the label's minimum, the film does not form: laying and sealing are refused. */
 export const coldLimitCelsius = figure(10, 'celsius', 'E')
@@ -67,15 +55,15 @@ export interface Cure {
 }
 
 /** max(1, climate x coat x surface): conditions only ever make a cure longer than practice says. */
-export const cureFactor = (celsius: number, humidityPct: number, coat: Coat, surface: Surface): number =>
-  Math.max(1, climateFactor(celsius, humidityPct) * coatFactor[coat].value * surfaceFactor[surface].value)
+export const cureFactor = (celsius: number, humidityPct: number, coat: Coat, surface: Surface, figures: Figures = asPractised): number =>
+  Math.max(1, climateFactor(celsius, humidityPct) * figures(`cure.coat.${coat}`).value * figures(`cure.surface.${surface}`).value)
 
 const roundUp = (minutes: number) => Math.ceil(minutes - 1e-6)
 
 /** Whether a piece laid at one instant may be rubbed at another, and from when it may and should be.
  *  Elapsed time counts, so a clock change in between is honoured; compared to the second; answers in laidAt's zone. */
-export function cure(i: CureInput): Cure {
-  const factor = cureFactor(i.climate.celsius, i.climate.humidityPct, i.coat, i.surface)
+export function cure(i: CureInput, figures: Figures = asPractised): Cure {
+  const factor = cureFactor(i.climate.celsius, i.climate.humidityPct, i.coat, i.surface, figures)
   const requiredMin = roundUp(i.minimumMin * factor)
   const recommendedMin = roundUp(i.recommendedMin * factor)
   const earliestAt = addMinutes(i.laidAt, requiredMin)

@@ -1,4 +1,5 @@
-import { figure, type Because, because, type Input } from '#core/reasons'
+import type { Figures } from '#core/figures'
+import { because, from, keysOf, type Because, type Input } from '#core/reasons'
 import type { ResolvedRecipe } from '#core/recipe'
 import { addMinutes, lastOpenBefore, minutesBetween, type Hours, type Zoned } from '#core/time'
 import type { Judged, PlacedSession } from '#core/sessions'
@@ -28,23 +29,20 @@ export interface ErrandInput {
   ownPictures: boolean
   samples: boolean
   cureMin: number
+  figures: Figures
   done: readonly string[]
   now: Zoned
 }
 
 const day = 1440
-const printAhead = figure(1440, 'min', 'E')
-const collectAhead = figure(2 * day, 'min', 'E')
-const packAhead = figure(720, 'min', 'E')
 
 /** Back from each session: what must be ordered, collected, painted, printed, begun and packed by when. Due times move
  *  back to the last open hour; cure and drying go on while the house is closed. */
 export function errandsFor(input: ErrandInput): Errand[] {
   const first = input.sessions.find((s) => input.judged.loads.some((l) => l.sessionId === s.id))
   if (!first) return []
-  const print = lead(input, 'print', first, printAhead.value, { sheets: input.sheets }, [
-    { name: 'lead', value: printAhead.value, unit: 'min', mark: 'E' },
-  ])
+  const ahead = input.figures('ahead.print')
+  const print = lead(input, 'print', first, ahead.value, { sheets: input.sheets }, [from('lead', ahead)])
   const errands = [
     ...ordering(input, print),
     ...(input.ownPictures ? [collecting(input, print)] : []),
@@ -89,20 +87,20 @@ const ordering = (i: ErrandInput, print: Errand): Errand[] =>
     ? []
     : [
         errand(i, 'order', 'order', print.sessionId, addMinutes(print.by, -(i.supplierDays + 1) * day), { things: i.thingsToBuy }, [
-          { name: 'supplier', value: i.supplierDays, unit: 'days', mark: 'E' },
+          { name: 'supplier', value: i.supplierDays, unit: 'days', mark: 'E', ofHouse: true },
         ]),
       ]
 
-const collecting = (i: ErrandInput, print: Errand): Errand =>
-  errand(i, 'collect', 'collect', print.sessionId, addMinutes(print.by, -collectAhead.value), {}, [
-    { name: 'lead', value: collectAhead.value, unit: 'min', mark: 'E' },
-  ])
+function collecting(i: ErrandInput, print: Errand): Errand {
+  const ahead = i.figures('ahead.collect')
+  return errand(i, 'collect', 'collect', print.sessionId, addMinutes(print.by, -ahead.value), {}, [from('lead', ahead)])
+}
 
 function painting(i: ErrandInput, first: PlacedSession): Errand[] {
   const ahead = i.resolved.stages.filter((s) => i.judged.split[s.id] === 'ahead' && s.then && s.then.least.value > 0)
   return ahead.map((s) =>
     errand(i, s.id, 'paint', first.id, addMinutes(first.from, -s.then!.least.value - s.minutes.value), { stage: s.name }, [
-      { name: 'dry', value: s.then!.least.value, unit: 'min', mark: s.then!.least.mark },
+      from('dry', s.then!.least),
     ]),
   )
 }
@@ -110,7 +108,7 @@ function painting(i: ErrandInput, first: PlacedSession): Errand[] {
 function trimming(i: ErrandInput, first: PlacedSession): Errand[] {
   const ahead = i.resolved.stages.filter((s) => i.judged.split[s.id] === 'ahead' && s.mayBe.includes('session'))
   return ahead.map((s) =>
-    lead(i, 'trim', first, packAhead.value, { stage: s.name }, [{ name: 'lead', value: packAhead.value, unit: 'min', mark: 'E' }], s.id),
+    lead(i, 'trim', first, i.figures('ahead.pack').value, { stage: s.name }, [from('lead', i.figures('ahead.pack'))], s.id),
   )
 }
 
@@ -125,7 +123,8 @@ function sample(i: ErrandInput, wanted: { id: string; name: string; after: strin
   const waits = done.map((s, k) => (k === done.length - 1 && !s.then?.cures ? 0 : s.then?.cures ? i.cureMin : (s.then?.least.value ?? 0)))
   const minutes = done.reduce((sum, s, k) => sum + s.minutes.value + waits[k]!, 0)
   if (!shownIn || minutes < 60) return []
-  const inputs: Input[] = [{ name: 'sample-minutes', value: minutes, unit: 'min', mark: 'E' }]
+  const rests = keysOf(done.flatMap((s) => [s.minutes, ...(s.then ? [s.then.least] : [])]))
+  const inputs: Input[] = [{ name: 'sample-minutes', value: minutes, unit: 'min', mark: 'E', rests }]
   return [errand(i, `sample-${wanted.id}`, 'sample', shownIn.id, addMinutes(shownIn.from, -minutes), { sample: wanted.name }, inputs, true)]
 }
 
@@ -141,13 +140,13 @@ function packing(i: ErrandInput, sessionId: string): Errand[] {
       i,
       'pack',
       session,
-      packAhead.value,
+      i.figures('ahead.pack').value,
       { bags: i.bags, session: session.number },
-      [{ name: 'lead', value: packAhead.value, unit: 'min', mark: 'E' }],
+      [from('lead', i.figures('ahead.pack'))],
       `pack-${session.id}`,
     ),
     errand(i, `set-up-${session.id}`, 'set-up', session.id, session.from, { session: session.number }, [
-      { name: 'set-up', value: 30, unit: 'min', mark: 'E' },
+      from('set-up', i.figures('set-up')),
     ]),
   ]
 }

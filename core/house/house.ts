@@ -1,5 +1,6 @@
 import * as v from 'valibot'
-import { inks, makeRecipe, ownRecipeShape, recipes as practice, type Ink, type Recipe } from '#core/recipe'
+import { figureKey, figuresWith, ownFigureShape, type Figures } from '#core/figures'
+import { inks, makeRecipe, ownRecipeShape, recipes as practice, withFigures, type Ink, type Recipe } from '#core/recipe'
 import { currencies, type LengthUnit } from '#core/units'
 import { isClock, isDate, isTimeZone, weekdays } from '#core/time'
 
@@ -60,6 +61,8 @@ export const houseShape = v.object({
   recipeChoices: v.record(v.string(), v.record(v.string(), v.string())),
   /** material id -> what is in the cupboard, in the material's unit. */
   cupboard: v.record(v.string(), v.pipe(v.number(), v.minValue(0), v.maxValue(1e6))),
+  /** The house's own values of figures, by their keys. */
+  figures: v.optional(v.record(figureKey, ownFigureShape)),
   /** Whom to ask, on the take-home sheet. */
   contact: v.pipe(v.string(), v.maxLength(80)),
 })
@@ -72,14 +75,25 @@ export const clockOf = (house: Pick<House, 'units'>): 12 | 24 => (house.units ==
 
 export const printersOf = (house: Pick<House, 'printers'>): readonly Ink[] => house.printers ?? ['toner']
 
-/** The practice and the house's own recipes; one that cannot be made (its method is gone, its data broken) is left out. */
-export const recipesOf = (house: Pick<House, 'recipes'>): readonly Recipe[] =>
-  house.recipes?.length
-    ? [
-        ...practice,
-        ...house.recipes.flatMap((own) => {
-          const made = makeRecipe(own)
-          return 'recipe' in made ? [made.recipe] : []
-        }),
-      ]
-    : practice
+/** The figures as they hold in a house. */
+export const figuresOf = (house: Pick<House, 'figures'>): Figures => figuresWith(house.figures)
+
+const nothing = {}
+const known = new WeakMap<object, WeakMap<object, readonly Recipe[]>>()
+
+/** The practice and the house's own recipes, their figures as they hold in the house; one that cannot be made (its method is gone, its
+ *  data broken) is left out. The very same list as long as neither recipes nor figures of the house have changed. */
+export function recipesOf(house: Pick<House, 'recipes' | 'figures'>): readonly Recipe[] {
+  const [own, figures] = [house.recipes ?? nothing, house.figures ?? nothing]
+  const byFigures = known.get(own) ?? new WeakMap<object, readonly Recipe[]>()
+  known.set(own, byFigures)
+  const found = byFigures.get(figures)
+  if (found) return found
+  const made = (house.recipes ?? []).flatMap((o) => {
+    const read = makeRecipe(o)
+    return 'recipe' in read ? [read.recipe] : []
+  })
+  const list = [...practice, ...made].map((r) => withFigures(r, figuresOf(house)))
+  byFigures.set(figures, list)
+  return list
+}

@@ -1,9 +1,13 @@
+import type { Figure } from '#core/reasons'
+
 /** A pack on sale: its size in the material's unit, its price in minor units, and what it is called. All E. */
 export interface Pack {
   size: number
   priceMinor: number
   noun: string
   plural?: string
+  /** Its price as it holds in a house, with its key. */
+  price?: Figure
 }
 
 export interface Material {
@@ -72,8 +76,5 @@ export const materials: Record<string, Material> = {
   'cover-board': { name: 'Cover boards', unit: 'count', icon: 'board', packs: [pack(12, 640)] },
   'glue-stick': { name: 'Glue sticks', unit: 'count', icon: 'tool', packs: [pack(6, 420)] },
 }
-
-/** Paper and toner of one printed sheet, in minor units (E). */
-export const sheetCostMinor = 9
 
 export const materialOf = (id: string): Material => materials[id] ?? { name: id, unit: 'count', icon: 'tool', packs: [] }

@@ -1,4 +1,4 @@
-export { materialOf } from './catalogue'
+export { materialOf, materials } from './catalogue'
 export { seatTables, type Seating } from './sharing'
 export { type Material, type Pack } from './catalogue'
 export { scaleKit, type KitLine, type KitNeeds, type ToGet } from './kit'

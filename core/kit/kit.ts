@@ -1,9 +1,10 @@
 import { cheapestPacks, type Purchase } from '#core/buying'
+import type { Figures } from '#core/figures'
 import { filmUm, mediumNeed, type Coat } from '#core/medium'
-import { because, isRefusal, type Because, type Figure, type Input, type Refusal } from '#core/reasons'
+import { because, figure, from, isRefusal, keysOf, weakest, type Because, type Figure, type Input, type Refusal } from '#core/reasons'
 import type { MaterialUse, ShareBy } from '#core/recipe'
 import { Decimal } from '#core/units'
-import { materialOf, sheetCostMinor, type Material, type Pack } from './catalogue'
+import { materialOf, type Material, type Pack } from './catalogue'
 import { sharers, type Seating } from './sharing'
 
 /** What a kit has to serve. Lengths in mm, area in mm2; `blanks` counts spares and samples in, `prints` copies too. */
@@ -23,6 +24,7 @@ export interface KitNeeds {
   share: Record<string, ShareBy>
   cupboard: Record<string, number>
   kind: string
+  figures: Figures
 }
 
 export interface ToGet {
@@ -49,6 +51,8 @@ export interface KitLine {
   sheets?: number
   usedMinor: number
   boughtMinor: number
+  /** The prices that its cost is made of. */
+  prices: Figure[]
   because: Because
 }
 
@@ -59,7 +63,8 @@ export function scaleKit(uses: readonly MaterialUse[], needs: KitNeeds): KitLine
 }
 
 function line(use: MaterialUse, needs: KitNeeds): KitLine {
-  const material = materialOf(use.material)
+  const material = pricedIn(materialOf(use.material), use, needs)
+  const sheetPrice = needs.figures('price.sheet')
   const by =
     needs.share[use.material] && use.share?.options.includes(needs.share[use.material]!) ? needs.share[use.material]! : use.share?.by
   const measured = measure(use, needs, by ?? 'each')
@@ -80,8 +85,9 @@ function line(use: MaterialUse, needs: KitNeeds): KitLine {
     ...(use.share && { share: { by: by!, options: use.share.options, chosen: by !== use.share.by } }),
     toGet,
     ...(sheets !== undefined && { sheets }),
-    usedMinor: use.durable ? 0 : sheets !== undefined ? sheets * sheetCostMinor : usedUp(material, need, needs),
-    boughtMinor: sheets !== undefined ? sheets * sheetCostMinor : isRefusal(toGet.purchase) ? 0 : toGet.purchase.costMinor,
+    usedMinor: use.durable ? 0 : sheets !== undefined ? Math.round(sheets * sheetPrice.value) : usedUp(material, need, needs),
+    boughtMinor: sheets !== undefined ? Math.round(sheets * sheetPrice.value) : isRefusal(toGet.purchase) ? 0 : toGet.purchase.costMinor,
+    prices: sheets !== undefined ? [sheetPrice] : material.packs.flatMap((p) => p.price ?? []),
     because: because(`kit-${use.basis}`, [
       ...measured.inputs,
       ...(by
@@ -113,7 +119,7 @@ function measure(use: MaterialUse, needs: KitNeeds, by: ShareBy): Measured {
     return { need: new Decimal(perPrint).times(needs.prints), each: perPrint, inputs }
   }
   const amount = new Decimal(use.amount.value)
-  const inputs: Input[] = [{ name: 'amount', value: use.amount.value, unit: use.amount.unit, mark: use.amount.mark }]
+  const inputs: Input[] = [from('amount', use.amount)]
   const counted = (n: number, name: string, each: number | null): Measured => ({
     need: amount.times(n),
     each,
@@ -160,7 +166,7 @@ function tableShare(by: ShareBy | undefined, each: number, seating: Seating): nu
 
 function measureFilm(use: Extract<MaterialUse, { basis: 'area' }>, needs: KitNeeds, by: ShareBy): Measured {
   const held = sharers(by, needs.seating)
-  const films = use.films.map((f) => ({ film: filmUm[f.film === 'chosen' ? needs.coat : f.film], coats: f.coats }))
+  const films = use.films.map((f) => ({ film: filmUm(f.film === 'chosen' ? needs.coat : f.film, needs.figures), coats: f.coats }))
   const micrometres = films.reduce((sum, f) => sum.plus(new Decimal(f.film.value).times(f.coats.value)), new Decimal(0))
   const base = {
     areaMm2: new Decimal(needs.areaMm2),
@@ -179,9 +185,15 @@ function measureFilm(use: Extract<MaterialUse, { basis: 'area' }>, needs: KitNee
       ...(needs.outline.value < 1
         ? [{ name: 'outline', value: needs.outline.value, unit: 'share', mark: needs.outline.mark } satisfies Input]
         : []),
-      ...films.map((f): Input => ({ name: 'film-coats', value: f.film.value * f.coats.value, unit: 'um', mark: f.film.mark })),
-      { name: 'waste', value: use.waste.value, unit: 'share', mark: use.waste.mark },
-      { name: 'held', value: use.held.value, unit: 'ml', mark: use.held.mark },
+      ...films.map((f): Input => ({
+        name: 'film-coats',
+        value: f.film.value * f.coats.value,
+        unit: 'um',
+        mark: weakest([f.film.mark, f.coats.mark]),
+        rests: keysOf([f.film, f.coats]),
+      })),
+      from('waste', use.waste),
+      from('held', use.held),
     ],
   }
 }
@@ -193,6 +205,16 @@ function packsFor(material: Material, needs: KitNeeds): Pack[] {
     .map((p) => ({ ...p, size: needs.strips.lengthMm > 0 ? Math.floor(p.size / needs.strips.lengthMm) : 0 }))
     .filter((p) => p.size > 0)
 }
+
+/** The packs of a material at the house's own prices, each by its key: `price.decoupage-glue.236`; blanks by their kind,
+ *  `price.blank-jar.12`. */
+const pricedIn = (material: Material, use: MaterialUse, needs: KitNeeds): Material => ({
+  ...material,
+  packs: material.packs.map((p) => {
+    const price = needs.figures.of(`price.${cupboardKey(use, needs)}.${p.size}`, figure(p.priceMinor, 'minor', 'E'))
+    return { ...p, priceMinor: price.value, price }
+  }),
+})
 
 const cupboardKey = (use: MaterialUse, needs: KitNeeds) => (use.material === 'blank' ? `blank-${needs.kind}` : use.material)
 

@@ -1,17 +1,13 @@
 import * as v from 'valibot'
-import { figure, type Figure } from '#core/reasons'
+import { asPractised, type Figures } from '#core/figures'
+import type { Figure } from '#core/reasons'
 import { Decimal, decimal, whole } from '#core/units'
 
 export const coats = ['light', 'moderate', 'generous', 'heavy'] as const
 export type Coat = (typeof coats)[number]
 
 /** Wet film thickness in um; heavy is so thick that the picture nearly disappears. */
-export const filmUm: Record<Coat, Figure> = {
-  light: figure(80, 'um', 'E'),
-  moderate: figure(150, 'um', 'E'),
-  generous: figure(300, 'um', 'E'),
-  heavy: figure(500, 'um', 'E'),
-}
+export const filmUm = (coat: Coat, figures: Figures = asPractised): Figure => figures(`film.${coat}`)
 
 export const mediumInput = v.object({
   pieces: whole({ min: 0, max: 1_000_000 }),

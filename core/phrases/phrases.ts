@@ -80,7 +80,8 @@ function lookUp<T>(table: Record<string, T>, code: string): T {
 
 function inputName(i: Input): string {
   const [kind, rest] = i.name.split(':')
-  return rest !== undefined && (kind === 'stage' || kind === 'thing') ? rest : lookUp(inputNames, i.name)
+  if (rest === undefined) return lookUp(inputNames, i.name)
+  return kind === 'wait' ? `then ${rest.toLowerCase()} waits` : kind === 'turns' ? `${rest}, in turns` : rest
 }
 
 function inputValue(i: Input, voice: Voice): string {

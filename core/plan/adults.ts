@@ -1,6 +1,6 @@
 import { because } from '#core/reasons'
 import { ageBands, childrenToAdult, hazardOf, mayTouch, type Hazard } from '#core/recipe'
-import type { Judged } from '#core/sessions'
+import { atRatio, type Judged } from '#core/sessions'
 import type { Adults } from './shapes'
 import type { Situation } from './situation'
 
@@ -8,7 +8,11 @@ import type { Situation } from './situation'
  *  and that some of the group may not touch alone, and one at the least. The instructor counts as coming. */
 export function planAdults(s: Situation, split: Judged): Adults {
   const byAge = ageBands
-    .map((age) => ({ age, people: s.workshop.group.participants.filter((p) => p.age === age).length, ratio: childrenToAdult[age] }))
+    .map((age) => ({
+      age,
+      people: s.workshop.group.participants.filter((p) => p.age === age).length,
+      ratio: childrenToAdult(age, s.figures).value,
+    }))
     .filter((b) => b.people > 0)
   const atHazards = split.loads.flatMap((l) =>
     l.stages.flatMap((stage) =>
@@ -29,9 +33,7 @@ export function planAdults(s: Situation, split: Judged): Adults {
     byAge,
     atHazards,
     because: because('adults', [
-      ...byAge
-        .filter((b) => b.age !== 'adult')
-        .map((b) => ({ name: `age-${b.age}`, value: `${b.people} at 1 to ${b.ratio}`, mark: 'E' as const })),
+      ...byAge.filter((b) => b.age !== 'adult').map((b) => atRatio(b.age, b.people, s.figures)),
       { name: 'at-hazards', value: busiest },
     ]),
   }

@@ -1,7 +1,8 @@
-import { because, type Because } from '#core/reasons'
-import { cleanUpMin, setUpMin } from '#core/sessions'
+import type { KitLine } from '#core/kit'
+import { because, from, keysOf, weakest, type Because, type Figure, type Input } from '#core/reasons'
+import type { FigureKey } from '#core/figures'
 import type { Plan, PlanFigure } from './shapes'
-import { gutterMm, prior, tapeMm } from './quantities'
+import { prior } from './quantities'
 import type { Situation } from './situation'
 
 /** Every figure a screen shows, by key, with why: `people`, `sheets`, `kit/<material>`, `session/<id>`, `earliest`, … */
@@ -36,11 +37,11 @@ export function figuresOf(s: Situation, plan: Plan): Record<string, PlanFigure> 
         value: packs,
         unit: 'packs',
         noun: l.toGet.packs[0]?.noun ?? 'pack',
-        because: packsBecause(l.need, l.toGet.have, l.boughtMinor),
+        because: packsBecause(l),
       }
   }
   for (const l of plan.split.loads)
-    figures[`session/${l.sessionId}`] = { value: l.neededMin, unit: 'min', because: because('session-time', sessionInputs(l)) }
+    figures[`session/${l.sessionId}`] = { value: l.neededMin, unit: 'min', because: because('session-time', sessionInputs(s, l)) }
   if (plan.shelf)
     figures['shelf'] = {
       value: plan.shelf.places,
@@ -57,8 +58,9 @@ const sparesBecause = (s: Situation, plan: Plan): Because =>
     { name: 'confidence', value: s.workshop.choices.confidence, unit: 'share', default: s.workshop.choices.confidence === 0.9 },
     {
       name: 'failed-good',
-      value: `${prior.failed + s.evidence.failed} to ${prior.good + s.evidence.good}`,
-      mark: s.evidence.good + s.evidence.failed >= 10 ? 'Y' : 'E',
+      value: `${prior(s).failed + s.evidence.failed} to ${prior(s).good + s.evidence.good}`,
+      mark: s.evidence.good + s.evidence.failed >= 10 ? 'Y' : s.figures('fails').mark,
+      key: 'fails',
     },
     { name: 'sure', value: plan.spares.sure, unit: 'share' },
   ])
@@ -67,12 +69,12 @@ const printsBecause = (s: Situation, plan: Plan): Because =>
   s.design.pictures === 'own'
     ? because('prints-own', [
         { name: 'people', value: plan.people },
-        { name: 'copies', value: plan.print.copies, ...(s.workshop.choices.copies === undefined && { mark: 'E' as const }) },
+        { name: 'copies', value: plan.print.copies, ...(s.workshop.choices.copies === undefined && restsOn(s, 'fails')) },
         { name: 'samples', value: plan.samples.count },
       ])
     : because('prints-house', [
         { name: 'people', value: plan.people },
-        { name: 'spares', value: plan.spares.count, mark: 'E' },
+        { name: 'spares', value: plan.spares.count, ...(!plan.spares.chosen && restsOn(s, 'fails')) },
         { name: 'samples', value: plan.samples.count, mark: 'P' },
       ])
 
@@ -80,31 +82,47 @@ const sheetsBecause = (s: Situation, plan: Plan): Because =>
   because('sheets', [
     { name: 'prints', value: plan.print.prints },
     { name: 'per-sheet', value: plan.print.grid.perSheet },
-    { name: 'gutter', value: gutterMm.value, unit: 'mm', mark: gutterMm.mark },
-    { name: 'printer-margin', value: s.house.printerMarginMm, unit: 'mm', mark: 'E' },
+    from('gutter', s.figures('gutter')),
+    { name: 'printer-margin', value: s.house.printerMarginMm, unit: 'mm', mark: 'E', ofHouse: true },
   ])
 
-const packsBecause = (need: number, have: number, cost: number): Because =>
+const packsBecause = (l: KitLine): Because =>
   because('packs', [
-    { name: 'need', value: need },
-    { name: 'cupboard', value: have },
-    { name: 'cost', value: cost, unit: 'minor', mark: 'E' },
+    { name: 'need', value: l.need },
+    { name: 'cupboard', value: l.toGet.have },
+    { name: 'cost', value: l.boughtMinor, unit: 'minor', ...priced(l) },
   ])
-
+/** The prices that a line's cost is made of. */
+function priced(l: KitLine): Pick<Input, 'mark' | 'rests'> {
+  const prices = l.prices
+  return prices.length ? { mark: weakest(prices.map((p) => p.mark)), rests: keysOf(prices) } : {}
+}
 const tapeBecause = (s: Situation, plan: Plan): Because =>
   because('strips', [
-    { name: 'tape-width', value: s.resolved.tapeWidth.value, unit: 'mm', mark: s.resolved.tapeWidth.mark },
-    { name: 'overlap', value: tapeMm.overlap.value, unit: 'mm', mark: tapeMm.overlap.mark },
-    { name: 'margin', value: tapeMm.margin.value, unit: 'mm', mark: tapeMm.margin.mark },
+    from('tape-width', s.resolved.tapeWidth),
+    from('overlap', s.figures('tape.overlap')),
+    from('margin', s.figures('tape.margin')),
     { name: 'strip-length', value: plan.tape!.stripLengthMm, unit: 'mm' },
   ])
 
-const sessionInputs = (l: Plan['split']['loads'][number]) => [
-  { name: 'set-up', value: setUpMin.value, unit: 'min' as const, mark: setUpMin.mark },
-  { name: 'show', value: l.showMin, unit: 'min' as const, mark: 'E' as const },
-  ...l.stages.map((x) => ({ name: `stage:${x.name}`, value: x.minutes + x.wait, unit: 'min' as const, mark: 'E' as const })),
-  { name: 'clean-up', value: cleanUpMin.value, unit: 'min' as const, mark: cleanUpMin.mark },
-]
+function sessionInputs(s: Situation, l: Plan['split']['loads'][number]): Input[] {
+  return [
+    from('set-up', s.figures('set-up')),
+    from('show', s.recipe.show),
+    ...l.stages.flatMap((x): Input[] => {
+      const stage = s.resolved.stages.find((y) => y.id === x.id)!
+      return [
+        from(`stage:${x.name}`, stage.minutes),
+        ...(x.wait ? [from(`wait:${x.name}`, stage.then!.least)] : []),
+        ...(x.turns ? [{ name: `turns:${x.name}`, value: x.turns, unit: 'min' as const }] : []),
+      ]
+    }),
+    from('clean-up', s.figures('clean-up')),
+  ]
+}
+
+/** Marks what is worked out from a figure of the house as the figure is. */
+const restsOn = (s: Situation, key: FigureKey): Pick<Input, 'mark' | 'rests'> => ({ mark: s.figures(key).mark, rests: [key] })
 
 function costs(plan: Plan): Record<string, PlanFigure> {
   const used = plan.kit.reduce((sum, l) => sum + l.usedMinor, 0)
@@ -112,7 +130,7 @@ function costs(plan: Plan): Record<string, PlanFigure> {
   const aHead = (minor: number) => (plan.people ? Math.round(minor / plan.people) : 0)
   const why = (rule: string, minor: number) =>
     because(rule, [
-      { name: 'cost', value: minor, unit: 'minor', mark: 'E' },
+      { name: 'cost', value: minor, unit: 'minor', mark: 'E', opens: 'cost-total' },
       { name: 'people', value: plan.people },
     ])
   return {
@@ -123,7 +141,9 @@ function costs(plan: Plan): Record<string, PlanFigure> {
       unit: 'minor',
       because: because(
         'cost-total',
-        plan.kit.filter((l) => l.boughtMinor > 0).map((l) => ({ name: `thing:${l.name}`, value: l.boughtMinor, unit: 'minor', mark: 'E' })),
+        plan.kit
+          .filter((l) => l.boughtMinor > 0)
+          .map((l) => ({ name: `thing:${l.name}`, value: l.boughtMinor, unit: 'minor', ...priced(l) })),
       ),
     },
   }
@@ -132,24 +152,24 @@ function costs(plan: Plan): Record<string, PlanFigure> {
 function cureFigures(s: Situation, plan: Plan): Record<string, PlanFigure> {
   const { cure } = plan.split
   if (!cure || !s.resolved.cure) return {}
-  const why = (rule: string, base: number, mark: 'P' | 'E' | 'Y'): Because =>
+  const why = (rule: string, base: Figure): Because =>
     because(rule, [
       { name: 'laid', value: s.sessions.find((x) => x.id === cure.laidIn)!.to },
-      { name: 'practice', value: base, unit: 'min', mark },
+      from('practice', base),
       {
         name: 'room',
         value: `${s.house.climate.celsius} °C, ${s.house.climate.humidityPct} %`,
-        ...(cure.factor > 1 && { mark: 'E' as const }),
+        ...(cure.factor > 1 && { mark: 'E' as const, ofHouse: true as const }),
       },
-      { name: 'coat', value: s.resolved.coat },
-      { name: 'surface', value: s.resolved.surface },
-      { name: 'factor', value: Number(cure.factor.toFixed(2)), ...(cure.factor > 1 && { mark: 'E' as const }) },
+      { name: 'coat', value: s.resolved.coat, ...(cure.factor > 1 && restsOn(s, `cure.coat.${s.resolved.coat}`)) },
+      { name: 'surface', value: s.resolved.surface, ...(cure.factor > 1 && restsOn(s, `cure.surface.${s.resolved.surface}`)) },
+      { name: 'factor', value: Number(cure.factor.toFixed(2)), ...(cure.factor > 1 && { mark: 'E' as const, ofHouse: true as const }) },
     ])
   const { minimum, recommended } = s.resolved.cure
   return {
-    earliest: { value: cure.earliestAt, unit: 'instant', because: why('earliest', minimum.value, minimum.mark) },
-    recommended: { value: cure.recommendedAt, unit: 'instant', because: why('recommended', recommended.value, recommended.mark) },
-    'cure-least': { value: cure.requiredMin, unit: 'min', because: why('earliest', minimum.value, minimum.mark) },
-    'cure-better': { value: cure.recommendedMin, unit: 'min', because: why('recommended', recommended.value, recommended.mark) },
+    earliest: { value: cure.earliestAt, unit: 'instant', because: why('earliest', minimum) },
+    recommended: { value: cure.recommendedAt, unit: 'instant', because: why('recommended', recommended) },
+    'cure-least': { value: cure.requiredMin, unit: 'min', because: why('earliest', minimum) },
+    'cure-better': { value: cure.recommendedMin, unit: 'min', because: why('recommended', recommended) },
   }
 }

@@ -4,7 +4,6 @@ import { minutesBetween } from '#core/time'
 import { change, inWorkshop } from '#core/workshop'
 import type { Finding, Plan, Remedy } from './shapes'
 import type { Situation } from './situation'
-import { tapeMm } from './quantities'
 import { choiceChange, inDesign, finding, optionsWith, remedy, scaled, takeMethod, type Find } from './ways'
 
 /** A choice of this plan puts white under the picture. */
@@ -19,7 +18,9 @@ export const pictureContext = (s: Situation, plan: Plan): PictureContext => ({
   surfaceIsWhite: (blankMaterial(s.design.material)?.white ?? false) || paintedWhite(s),
   readsRight: plan.print.orientation.flips % 2 === 0,
   mirrored: plan.print.mirrored,
-  ...(plan.tape && { tape: { widthMm: s.resolved.tapeWidth.value, overlapMm: tapeMm.overlap.value, marginMm: tapeMm.margin.value } }),
+  ...(plan.tape && {
+    tape: { widthMm: s.resolved.tapeWidth.value, overlapMm: s.figures('tape.overlap').value, marginMm: s.figures('tape.margin').value },
+  }),
 })
 
 /** So long before the first class missing pictures are worth a look, and not only a note. */

@@ -63,6 +63,7 @@ export function planWorkshop(input: PlanInput): Plan {
       judged: split,
       sessions: s.sessions,
       hours: s.hours,
+      figures: s.figures,
       supplierDays: s.house.supplierDays,
       thingsToBuy: toBuy,
       sheets: print.sheets,

@@ -9,16 +9,17 @@ import * as v from 'valibot'
 import type { Plan, PrintPlan } from './shapes'
 import type { Situation } from './situation'
 
-/** One failed, nine good: what is believed before anything is counted. */
-export const prior = { failed: 1, good: 9 }
-export const gutterMm = figure(6, 'mm', 'E')
-export const tapeMm = { overlap: figure(12, 'mm', 'P'), margin: figure(5, 'mm', 'E') }
+/** What is believed of ten pieces before anything is counted. */
+export const prior = (s: Situation): { failed: number; good: number } => {
+  const failed = s.figures('fails').value
+  return { failed, good: 10 - failed }
+}
 
 /** Spares asked for or chosen, and how sure they make it. House pictures stand in for each other; of own ones
  *  everybody gets copies, while blanks stay interchangeable. */
 export function planSpares(s: Situation): Plan['spares'] {
   const { spares, confidence } = s.workshop.choices
-  const asked = { people: s.people, prior, logged: s.evidence }
+  const asked = { people: s.people, prior: prior(s), logged: s.evidence }
   if (spares !== null) return { count: spares, sure: sureWith(spares, asked), chosen: true }
   const found = sparesFor({ ...asked, confidence, kind: 'interchangeable' })
   return isRefusal(found) || !('spares' in found)
@@ -34,7 +35,7 @@ export function planPrints(s: Situation, spares: number, samples: number): Print
   const border = s.workshop.choices.tile ? 0 : 2 * Math.max(0, ...(s.workshop.pictures ?? []).map((p) => p.edit?.borderMm ?? 0))
   const own =
     pictures === 'own'
-      ? sparesFor({ people: s.people, prior, logged: s.evidence, confidence: s.workshop.choices.confidence, kind: 'own' })
+      ? sparesFor({ people: s.people, prior: prior(s), logged: s.evidence, confidence: s.workshop.choices.confidence, kind: 'own' })
       : undefined
   const asked = own && !isRefusal(own) && 'copies' in own ? own.copies : 1
   const copies = pictures === 'own' ? (s.workshop.choices.copies ?? asked) : 1
@@ -43,7 +44,7 @@ export function planPrints(s: Situation, spares: number, samples: number): Print
   const tiles = s.workshop.choices.tile
     ? tilesOf(size, printable)
     : { widthMm: size.widthMm + border, heightMm: size.heightMm + border, columns: 1, rows: 1 }
-  const grid = gridOnSheet(tiles, s.paper, s.paper.marginMm, gutterMm.value)
+  const grid = gridOnSheet(tiles, s.paper, s.paper.marginMm, s.figures('gutter').value)
   const faces = { laidFaceDown: s.resolved.print.laidFaceDown, seenThrough: s.kind.seenThrough, lettering }
   const spared = s.resolved.print.mirrorOnlyLettering && !lettering
   const advised = !spared && orient({ printedMirrored: false, ...faces }).printMirrored
@@ -53,6 +54,7 @@ export function planPrints(s: Situation, spares: number, samples: number): Print
     prints,
     sheets: grid.perSheet ? Math.ceil((prints * tiles.columns * tiles.rows) / grid.perSheet) : 0,
     paper: s.paper,
+    gutterMm: s.figures('gutter').value,
     stock: s.resolved.print.paper,
     leadingEdge: s.resolved.print.leadingEdge ?? false,
     grid,
@@ -73,8 +75,8 @@ export function planTape(s: Situation): StripLayout | undefined {
   const layout = layStrips(
     v.parse(tapeInput, {
       picture: { widthMm: toMicrometre(s.picture.widthMm), lengthMm: toMicrometre(s.picture.heightMm) },
-      tape: { widthMm: s.resolved.tapeWidth.value, overlapMm: tapeMm.overlap.value },
-      marginMm: tapeMm.margin.value,
+      tape: { widthMm: s.resolved.tapeWidth.value, overlapMm: s.figures('tape.overlap').value },
+      marginMm: s.figures('tape.margin').value,
       keepClear: (s.design.keepClear ?? []).map(({ xMm, yMm, widthMm, lengthMm }) => ({ xMm, yMm, widthMm, lengthMm })),
     }),
   )
@@ -97,6 +99,7 @@ export function planKit(s: Situation, print: PrintPlan, blanks: number, tape: St
     share: s.workshop.choices.share,
     cupboard: s.house.cupboard,
     kind: s.kind.id,
+    figures: s.figures,
   })
   const mirrored = print.mirrored ? 'mirrored, ' : 'not mirrored, '
   return lines.map((l) => {

@@ -75,6 +75,8 @@ export interface PrintPlan {
   sheets: number
   grid: SheetGrid
   paper: Paper
+  /** Between prints. */
+  gutterMm: number
   /** What the sheets are, in the recipe's words, and whether one edge goes first. */
   stock: string
   leadingEdge: boolean

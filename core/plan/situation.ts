@@ -1,6 +1,7 @@
 import type { House, Paper } from '#core/house'
 import { figure } from '#core/reasons'
-import { sizeUnit, paperOf, printersOf, recipesOf } from '#core/house'
+import type { Figures } from '#core/figures'
+import { figuresOf, sizeUnit, paperOf, printersOf, recipesOf } from '#core/house'
 import { seatTables, type Seating } from '#core/kit'
 import {
   blankSurface,
@@ -29,6 +30,7 @@ import type { PlanInput } from './shapes'
 export interface Situation {
   workshop: Workshop
   house: House
+  figures: Figures
   hours: Hours
   design: Design
   kind: PieceKind
@@ -77,12 +79,14 @@ export function situate({ workshop, house, recipes = recipesOf(house), evidence 
   const large = design.width.mm * design.height.mm >= largePiece.value
   const usualFor = [design.material, kind.id, ...(most ? [most] : []), ...(large ? ['large'] : [])]
   const resolved = resolveRecipe(recipe, design.choices, house.recipeChoices[recipe.id] ?? {}, blankSurface(design.material), usualFor)
-  const turns = turnsOf(resolved, { ages, adults: 1 + workshop.group.helpers })
+  const figures = figuresOf(house)
+  const turns = turnsOf(resolved, { ages, adults: 1 + workshop.group.helpers, figures })
   const sessions = placeSessions(workshop.sessions, hoursOf(house), now)
   const named = kind.id === 'custom' && design.called ? design.called : kind.name
   return {
     workshop,
     house,
+    figures,
     hours: hoursOf(house),
     design,
     kind,
@@ -96,7 +100,7 @@ export function situate({ workshop, house, recipes = recipesOf(house), evidence 
     outline: outlineOf(kind, design.outline),
     picture: pictureSize(kind, { widthMm: design.width.mm, heightMm: design.height.mm }),
     turns,
-    setting: { resolved, sessions, climate: house.climate, extraMin: extraMinutes(turns) },
+    setting: { resolved, sessions, climate: house.climate, extraMin: extraMinutes(turns), figures },
     allow: allowed(workshop),
     printers: printersOf(house),
     recipes,

@@ -1,7 +1,8 @@
 import { describe, expect, it, test } from 'vitest'
 import { demoHouses, demoWorkshops } from '#core/demo'
 import { paperOf } from '#core/house'
-import { gutterMm, planWorkshop } from '#core/plan'
+import { asPractised } from '#core/figures'
+import { planWorkshop } from '#core/plan'
 import { onMarks } from './marks'
 import type { CutTree } from '#core/sheets'
 import {
@@ -35,7 +36,7 @@ const a4 = paperOf('a4', club)
 const planOf = (w: Workshop) => planWorkshop({ workshop: w, house: club, now })
 const listOf = (w: Workshop) => printsOf(planOf(w), w, room)
 const lay = (w: Workshop, steps = 100, locks: Workshop['locks'] = []): Layout => {
-  const laid = layPrints({ prints: listOf(w), paper: a4, gutterMm: gutterMm.value, locks, unit: 'mm' }, steps)
+  const laid = layPrints({ prints: listOf(w), paper: a4, gutterMm: asPractised('gutter').value, locks, unit: 'mm' }, steps)
   if (isRefusal(laid)) throw new Error(laid.refused.what)
   return laid
 }
@@ -255,7 +256,7 @@ function checkCuts(tree: CutTree, places: readonly LaidPrint[], paper: { widthMm
 describe('what stands in the waste', () => {
   const boxes = (w: Workshop) =>
     lay(w).sheets.map((s) => {
-      const f = furnish(s, a4, gutterMm.value, 'metric')
+      const f = furnish(s, a4, asPractised('gutter').value, 'metric')
       return { places: s.places, lines: [...f.tabs, f.bar, f.list].filter((l) => l !== undefined), f }
     })
   test.each([

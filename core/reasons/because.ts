@@ -6,6 +6,8 @@ export interface Figure {
   value: number
   unit: Unit
   mark: Mark
+  /** Its lasting name, under which a house keeps its own value. */
+  key?: string
 }
 export type Unit = 'min' | 'ml' | 'mm' | 'um' | 'share' | 'count' | 'days' | 'celsius' | 'factor' | 'minor'
 
@@ -18,7 +20,21 @@ export interface Input {
   unit?: Unit
   mark?: Mark
   default?: boolean
+  /** The figure that it is: a house can set its own where it stands. */
+  key?: string
+  /** The figures that it is worked out from. */
+  rests?: readonly string[]
+  /** The figure of the same plan that says more about it. */
+  opens?: string
+  /** It is said on the page of the house. */
+  ofHouse?: true
 }
+
+/** A figure as one thing that went into another. */
+export const from = (name: string, f: Figure): Input => ({ name, value: f.value, unit: f.unit, mark: f.mark, ...(f.key && { key: f.key }) })
+
+/** The keys of figures, for what is worked out from them. */
+export const keysOf = (figures: readonly Figure[]): string[] => [...new Set(figures.flatMap((f) => f.key ?? []))]
 
 /** Why a figure is what it is: the rule (a phrase code), what went in, and the weakest mark of it all. */
 export interface Because {

@@ -18,6 +18,7 @@ export type {
 } from './shapes'
 export { pieceStates, shareBys, inks, whitesBecome } from './shapes'
 export { roomStations, type RoomStation } from './stations'
+export { figuresIn, withFigures } from './figures'
 export { ageBands, childrenToAdult, type AgeBand } from './ages'
 export { recipes, recipeById, latestRecipe, takesPiece, takesMaterial } from './catalogue'
 export { cautions, hazardOf, hazards, mayTouch, type Caution, type CautionId, type Hazard } from './cautions'

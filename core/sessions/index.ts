@@ -1,15 +1,4 @@
 export { placeSessions, type PlacedSession, type SessionProblem } from './place'
-export {
-  intendedSplit,
-  judgeSplit,
-  enumerateSplits,
-  sittingsOf,
-  setUpMin,
-  cleanUpMin,
-  type Setting,
-  type Split,
-  type SessionLoad,
-  type Judged,
-} from './split'
-export { turnsOf, extraMinutes, type Turns, type Crowd } from './turns'
+export { intendedSplit, judgeSplit, enumerateSplits, sittingsOf, type Setting, type Split, type SessionLoad, type Judged } from './split'
+export { turnsOf, atRatio, extraMinutes, type Turns, type Crowd } from './turns'
 export { firstOpening } from './opening'

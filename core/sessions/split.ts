@@ -1,12 +1,8 @@
 import { cure, type Cure } from '#core/cure'
-import { figure } from '#core/reasons'
+import type { Figures } from '#core/figures'
 import type { Place, PieceState, ResolvedRecipe, Stage } from '#core/recipe'
 import { minutesBetween } from '#core/time'
 import type { PlacedSession } from './place'
-
-/** Set-up and clean-up with the group, inside the booking. */
-export const setUpMin = figure(30, 'min', 'E')
-export const cleanUpMin = figure(20, 'min', 'E')
 
 /** Where each stage is done: "ahead", a session's id or "home". */
 export type Split = Record<string, string>
@@ -45,6 +41,7 @@ export interface Setting {
   sessions: readonly PlacedSession[]
   climate: { celsius: number; humidityPct: number }
   extraMin?: Record<string, number>
+  figures: Figures
 }
 
 const placeKind = (place: string): Place => (place === 'ahead' || place === 'home' ? place : 'session')
@@ -131,7 +128,7 @@ export function judgeSplit(split: Split, setting: Setting): Judged {
   }
 }
 
-function load(session: PlacedSession, split: Split, { resolved, extraMin }: Setting): SessionLoad {
+function load(session: PlacedSession, split: Split, { resolved, extraMin, figures }: Setting): SessionLoad {
   const mine = resolved.stages.filter((s) => split[s.id] === session.id)
   const stages = mine.map((s, i) => {
     const next = mine[i + 1]
@@ -146,12 +143,12 @@ function load(session: PlacedSession, split: Split, { resolved, extraMin }: Sett
   })
   const showMin = stages.length ? resolved.recipe.show.value : 0
   const neededMin = stages.length
-    ? setUpMin.value + showMin + stages.reduce((sum, s) => sum + s.minutes + s.wait + s.turns, 0) + cleanUpMin.value
+    ? figures('set-up').value + showMin + stages.reduce((sum, s) => sum + s.minutes + s.wait + s.turns, 0) + figures('clean-up').value
     : 0
   return { sessionId: session.id, stages, showMin, neededMin, availableMin: session.minutes, fits: neededMin <= session.minutes }
 }
 
-function waits(split: Split, { resolved, sessions, climate }: Setting): { problems: LagProblem[]; cured?: Judged['cure'] } {
+function waits(split: Split, { resolved, sessions, climate, figures }: Setting): { problems: LagProblem[]; cured?: Judged['cure'] } {
   const problems: LagProblem[] = []
   let cured: Judged['cure']
   resolved.stages.forEach((s, i) => {
@@ -165,7 +162,7 @@ function waits(split: Split, { resolved, sessions, climate }: Setting): { proble
     if (!a || !b) return
     if (s.then.cures && resolved.cure) {
       const minutes = { minimumMin: resolved.cure.minimum.value, recommendedMin: resolved.cure.recommended.value }
-      const c = cure({ laidAt: a.to, rubAt: b.from, ...minutes, climate, coat: resolved.coat, surface: resolved.surface })
+      const c = cure({ laidAt: a.to, rubAt: b.from, ...minutes, climate, coat: resolved.coat, surface: resolved.surface }, figures)
       cured = { ...c, laidIn: a.id, rubIn: b.id }
       if (c.verdict !== 'ready')
         problems.push({ kind: c.verdict === 'risky' ? 'risky' : 'too-soon', after: s.id, before: next.id, sessionId: b.id })

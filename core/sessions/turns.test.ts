@@ -1,9 +1,10 @@
+import { asPractised } from '#core/figures'
 import { describe, expect, it, test } from 'vitest'
 import { extraMinutes, turnsOf } from '#core/sessions'
 import { childrenToAdult, latestRecipe, resolveRecipe, type AgeBand } from '#core/recipe'
 
 const resolved = (id: string, choices: Record<string, string> = {}) => resolveRecipe(latestRecipe(id)!, choices, {}, 'porous')
-const crowd = (people: number, age: AgeBand, adults: number) => ({ ages: people ? [{ age, people }] : [], adults })
+const crowd = (people: number, age: AgeBand, adults: number) => ({ ages: people ? [{ age, people }] : [], adults, figures: asPractised })
 
 describe('races', () => {
   test.each([
@@ -25,8 +26,8 @@ describe('races', () => {
       { age: 'under-8' as const, people: 4 },
       { age: '8-12' as const, people: 6 },
     ]
-    expect(turnsOf(resolved('gesso-ground'), { ages, adults: 1 })[0]!.turns).toBe(2)
-    expect(turnsOf(resolved('gesso-ground'), { ages, adults: 2 })[0]!.turns).toBe(1)
+    expect(turnsOf(resolved('gesso-ground'), { ages, adults: 1, figures: asPractised })[0]!.turns).toBe(2)
+    expect(turnsOf(resolved('gesso-ground'), { ages, adults: 2, figures: asPractised })[0]!.turns).toBe(1)
   })
   it('nobody is no turn', () => expect(turnsOf(resolved('gesso-ground'), crowd(0, 'adult', 1))).toEqual([]))
   it('its window is the tightest wait in it, least and most', () => {
@@ -71,6 +72,6 @@ describe('what only adults may touch', () => {
       expect(t.because.mark).toBe('E')
       expect(t.because.inputs.length).toBeGreaterThan(1)
     }
-    expect(childrenToAdult.adult).toBe(Infinity)
+    expect(childrenToAdult('adult', asPractised).value).toBe(Infinity)
   })
 })

@@ -1,4 +1,5 @@
-import { because, type Because } from '#core/reasons'
+import type { Figures } from '#core/figures'
+import { because, from, keysOf, weakest, type Because, type Input } from '#core/reasons'
 import { childrenToAdult, hazardOf, mayTouch, type AgeBand, type ResolvedRecipe, type Stage } from '#core/recipe'
 
 /** Stages that not everybody can do at once, and how many turns they take. */
@@ -22,6 +23,7 @@ export interface Crowd {
   ages: { age: AgeBand; people: number }[]
   /** Adults in the room who teach or help. */
   adults: number
+  figures: Figures
 }
 
 /** Races against a drying coat are led table by table: an adult leads as many children at once as the age band allows (E);
@@ -31,6 +33,12 @@ export function turnsOf(resolved: ResolvedRecipe, crowd: Crowd): Turns[] {
   return [...races(resolved).map((block) => raceTurns(block, crowd)), ...resolved.stages.flatMap((s) => forThem(s, crowd))].filter(
     (t) => t.turns > 0,
   )
+}
+
+/** So many of an age, and how many of them go to one adult. */
+export const atRatio = (age: AgeBand, people: number, figures: Figures): Input => {
+  const ratio = childrenToAdult(age, figures)
+  return { name: `age-${age}`, value: `${people} at 1 to ${ratio.value}`, mark: ratio.mark, ...(ratio.key && { key: ratio.key }) }
 }
 
 /** Runs of stages joined by waits that are races. */
@@ -46,10 +54,10 @@ function races(resolved: ResolvedRecipe): Stage[][] {
 
 const leastOf = (s: Stage, last: boolean) => (last ? 0 : (s.then?.least.value ?? 0))
 
-function raceTurns(block: Stage[], { ages, adults }: Crowd): Turns {
+function raceTurns(block: Stage[], { ages, adults, figures }: Crowd): Turns {
   const led = ages.filter((a) => a.age === 'under-8' || a.age === '8-12')
   const people = ages.reduce((sum, a) => sum + a.people, 0)
-  const groups = led.reduce((sum, a) => sum + a.people / childrenToAdult[a.age], 0)
+  const groups = led.reduce((sum, a) => sum + a.people / childrenToAdult(a.age, figures).value, 0)
   const turns = people === 0 ? 0 : Math.max(1, Math.ceil(groups / Math.max(1, adults) - 1e-9))
   const minutesEach = block.reduce((sum, s, i) => sum + s.minutes.value + leastOf(s, i === block.length - 1), 0)
   const tightest = block.slice(0, -1).reduce((a, b) => (b.then!.most!.value < a.then!.most!.value || b.then!.least.value > 0 ? b : a))
@@ -64,9 +72,15 @@ function raceTurns(block: Stage[], { ages, adults }: Crowd): Turns {
     people: led.reduce((sum, a) => sum + a.people, 0),
     adults,
     because: because('race-turns', [
-      ...led.map((a) => ({ name: `age-${a.age}`, value: `${a.people} at 1 to ${childrenToAdult[a.age]}`, mark: 'E' as const })),
+      ...led.map((a) => atRatio(a.age, a.people, figures)),
       { name: 'adults', value: adults },
-      { name: 'turn-minutes', value: minutesEach, unit: 'min' as const, mark: 'E' as const },
+      {
+        name: 'turn-minutes',
+        value: minutesEach,
+        unit: 'min' as const,
+        mark: weakest(block.map((s) => s.minutes.mark)),
+        rests: keysOf(block.flatMap((s) => [s.minutes, ...(s.then ? [s.then.least] : [])])),
+      },
     ]),
   }
 }
@@ -89,9 +103,9 @@ function forThem(stage: Stage, { ages, adults }: Crowd): Turns[] {
       people: barred,
       adults: hands,
       because: because('adults-only-turns', [
-        { name: 'barred', value: barred, mark: 'E' },
+        { name: 'barred', value: barred, mark: 'P' },
         { name: 'hands', value: hands },
-        { name: 'turn-minutes', value: stage.minutes.value, unit: 'min', mark: stage.minutes.mark },
+        from('turn-minutes', stage.minutes),
       ]),
     },
   ]

@@ -3,15 +3,16 @@ import { Decimal } from './decimal'
 export const currencies = ['USD', 'EUR', 'GBP', 'CAD', 'AUD', 'NZD', 'CHF', 'JPY', 'SEK', 'PLN'] as const
 export type Currency = (typeof currencies)[number]
 const signs: Partial<Record<Currency, string>> = { USD: '$', CAD: '$', AUD: '$', NZD: '$', EUR: '€', GBP: '£', JPY: '¥' }
-const minorDigits = (currency: Currency) => (currency === 'JPY' ? 0 : 2)
+/** Digits after the point that a currency is written with. */
+export const moneyDigits = (currency: Currency): number => (currency === 'JPY' ? 0 : 2)
 
 /** Minor units as a bare amount with the digits of its currency: 351 USD is "3.51", 351 JPY "351". */
 export const moneyAmount = (minor: number, currency: Currency): string =>
-  new Decimal(minor).div(10 ** minorDigits(currency)).toFixed(minorDigits(currency))
+  new Decimal(minor).div(10 ** moneyDigits(currency)).toFixed(moneyDigits(currency))
 
 /** Minor units as money: 351 USD is "$3.51". */
 export function showMoney(minor: number, currency: Currency): string {
-  const digits = minorDigits(currency)
+  const digits = moneyDigits(currency)
   const amount = new Decimal(Math.abs(minor)).div(10 ** digits).toFixed(digits)
   const sign = signs[currency]
   return (minor < 0 ? '−' : '') + (sign ? `${sign}${amount}` : `${amount} ${currency}`)

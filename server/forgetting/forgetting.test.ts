@@ -162,7 +162,7 @@ describe('erasing a picture', () => {
 /** The first sheet as the page would lay it out. */
 async function laidOut() {
   const { beginLayout, printsOf } = await import('#core/prints')
-  const { gutterMm, planWorkshop } = await import('#core/plan')
+  const { planWorkshop } = await import('#core/plan')
   const { usualSteps } = await import('#core/sheets')
   const { loadHouse } = await import('../desk/documents')
   await server.api.post('/api/houses/tidewater/printer').send({ ink: 'toner', paper: 'a4' })
@@ -171,7 +171,7 @@ async function laidOut() {
   const plan = planWorkshop({ workshop: w, house, now: fixed })
   const { widthMm, heightMm, marginMm } = plan.print.paper
   const all = printsOf(plan, w, { widthMm: widthMm - 2 * marginMm, heightMm: heightMm - 2 * marginMm })
-  const begun = beginLayout({ prints: all, paper: plan.print.paper, gutterMm: gutterMm.value, locks: [], unit: 'in' })
+  const begun = beginLayout({ prints: all, paper: plan.print.paper, gutterMm: plan.print.gutterMm, locks: [], unit: 'in' })
   if ('refused' in begun) throw new Error(begun.refused.what)
   begun.ganging.step(usualSteps)
   const sheet = begun.layout().sheets.find((s) => !s.waits && s.places.some((p) => p.print.picture))!

@@ -2,7 +2,7 @@ import type pg from 'pg'
 import { uuidv7 } from 'uuidv7'
 import * as v from 'valibot'
 import { printersOf, sizeUnit, type House } from '#core/house'
-import { gutterMm, planWorkshop, type Plan } from '#core/plan'
+import { planWorkshop, type Plan } from '#core/plan'
 import {
   allOut,
   beginLayout,
@@ -92,7 +92,7 @@ async function find(pool: pg.Pool, clock: Clock, id: string): Promise<Found> {
 
 /** The layout after so many steps. */
 function layoutOf({ workshop, house, plan, prints }: Found, steps: number): Layout {
-  const ask = { prints, paper: plan.print.paper, gutterMm: gutterMm.value, locks: workshop.locks ?? [], unit: sizeUnit(house) }
+  const ask = { prints, paper: plan.print.paper, gutterMm: plan.print.gutterMm, locks: workshop.locks ?? [], unit: sizeUnit(house) }
   const begun = beginLayout(ask)
   if (isRefusal(begun)) throw new BadInput(begun.refused.what, 'prints', `${begun.refused.why}: ${begun.refused.remedies.join(', or ')}.`)
   const { ganging, layout } = begun
@@ -102,7 +102,7 @@ function layoutOf({ workshop, house, plan, prints }: Found, steps: number): Layo
 const pdfOf = (f: Found, more: Pick<PrintsPdf, 'proof' | 'numbers' | 'of'>, ink: Ink | 'any' = f.plan.ink): PrintsPdf => ({
   title: `${f.workshop.title}: prints`,
   paper: f.plan.print.paper,
-  gutterMm: gutterMm.value,
+  gutterMm: f.plan.print.gutterMm,
   units: f.house.units,
   mirrored: f.plan.print.mirrored,
   size: { widthMm: f.plan.print.widthMm, heightMm: f.plan.print.heightMm },

@@ -189,13 +189,16 @@ describe('the printer, simulated', () => {
   const sheetsNow = async (): Promise<string[][]> => {
     // What a page would show: worked out by the same core, told by a job that is refused.
     const { layPrints, printsOf, stillToPrint } = await import('#core/prints')
-    const { gutterMm, planWorkshop } = await import('#core/plan')
+    const { planWorkshop } = await import('#core/plan')
     const workshop = (await server.api.get(`/api/workshops/${id}`)).body.body
     const house = (await server.api.get('/api/houses/tidewater')).body.body
     const plan = planWorkshop({ workshop, house, now: '2026-05-15T21:00:00+02:00[Europe/Madrid]' })
     const { paper } = plan.print
     const all = printsOf(plan, workshop, { widthMm: paper.widthMm - 2 * paper.marginMm, heightMm: paper.heightMm - 2 * paper.marginMm })
-    const laid = layPrints({ prints: stillToPrint(all, (await jobs()).jobs), paper, gutterMm: gutterMm.value, locks: [], unit: 'mm' }, 200)
+    const laid = layPrints(
+      { prints: stillToPrint(all, (await jobs()).jobs), paper, gutterMm: plan.print.gutterMm, locks: [], unit: 'mm' },
+      200,
+    )
     if ('refused' in laid) throw new Error('refused')
     return laid.sheets.filter((s) => !s.waits).map((s) => s.places.map((p) => p.print.id))
   }

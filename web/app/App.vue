@@ -46,7 +46,7 @@ const places = computed(() =>
         ...desk.houseList.map((h) => ({
           name: desk.houseList.length > 1 ? h.name.split(' ')[0]! : 'House',
           to: `/house/${h.id}`,
-          on: (route.name === 'house' || route.name === 'recipes') && route.params['house'] === h.id,
+          on: ['house', 'recipes', 'figures'].includes(String(route.name)) && route.params['house'] === h.id,
         })),
         { name: 'Craft', to: '/craft/tape-film', on: route.name === 'craft' || route.name === 'clinic-alone' },
       ],

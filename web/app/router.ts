@@ -25,6 +25,7 @@ export const router = createRouter({
     { path: '/clinic', name: 'clinic-alone', component: () => import('../clinic/ClinicPage.vue') },
     { path: '/craft/:section?', name: 'craft', component: () => import('../craft/CraftPage.vue') },
     { path: '/house/:house/recipes', name: 'recipes', component: () => import('../recipes/RecipesPage.vue') },
+    { path: '/house/:house/figures', name: 'figures', component: () => import('../house/FiguresPage.vue') },
     { path: '/house/:house', name: 'house', component: () => import('../house/HousePage.vue') },
     { path: '/:rest(.*)*', name: 'lost', component: () => import('./LostPage.vue') },
   ],

@@ -1,57 +1,33 @@
 <script setup lang="ts">
-import { computed, ref, watch } from 'vue'
+import { computed, ref } from 'vue'
 import { useRoute } from 'vue-router'
 import { cureFactor, coldLimitCelsius } from '#core/cure'
 import { recipes, chosenOption, latestRecipe, type Ink, type School } from '#core/recipe'
-import { printersOf } from '#core/house'
+import { figuresOf, printersOf } from '#core/house'
 import { currencies } from '#core/units'
 import { isClock, isDate, weekdays, type Weekday } from '#core/time'
-import { difference, planWorkshop } from '#core/plan'
 import { sayMinutes } from '#core/phrases'
-import { inZone } from '#core/time'
 import LostPage from '../app/LostPage.vue'
 import { useDesk } from '../app/desk'
 import SegmentChoice from '../ui/SegmentChoice.vue'
 import SourceMark from '../ui/SourceMark.vue'
 import StepField from '../ui/StepField.vue'
 import ClimateField from './ClimateField.vue'
+import { useHouseChange } from './useHouseChange'
 import HouseCautions from './HouseCautions.vue'
 import type { House } from '#core/house'
-import { applyChanges, change, inHouse, type Path } from '#core/workshop'
+import { change, inHouse, type Path } from '#core/workshop'
 
 const route = useRoute()
-const desk = useDesk()
-const house = computed(() => desk.house(String(route.params['house'])))
-const news = ref<{ label: string; lines: string[] }>()
+const house = computed(() => useDesk().house(String(route.params['house'])))
+const { news, act } = useHouseChange(house)
 const day = ref('')
 const zones = Intl.supportedValuesOf('timeZone')
 const names: Record<Weekday, string> = { mon: 'Mon', tue: 'Tue', wed: 'Wed', thu: 'Thu', fri: 'Fri', sat: 'Sat', sun: 'Sun' }
 const order = computed(() => (house.value?.weekStart === 'sun' ? (['sun', ...weekdays.slice(0, 6)] as Weekday[]) : [...weekdays]))
 
-/** The open workshops of this house whose plans are held against a change: the newest twenty. */
-const openHere = computed(() => desk.summaries.filter((w) => w.houseId === house.value?.id && !w.archivedAt).slice(-20))
-watch(openHere, (list) => desk.want(list.map((w) => w.id)), { immediate: true })
-
 /** Sets one field, and says what it does to the open workshops of the house. */
-function set<V>(path: Path<V>, after: NoInfer<V>, label: string) {
-  const h = house.value!
-  const deed = change(h, path, after)
-  const changed = applyChanges<House>(h, [deed])!
-  const now = inZone(desk.now, changed.timeZone)
-  const say = desk.say(changed)
-  const lines = openHere.value.flatMap(({ id }) => {
-    const [w, before] = [desk.workshop(id), desk.plan(id)]
-    if (!w || !before) return []
-    const d = difference(before, planWorkshop({ workshop: w, house: changed, now })).find(
-      (x) => x.key === 'recommended' || x.key === 'earliest' || x.key === 'sheets',
-    )
-    return d && d.by
-      ? [`${w.title}: ${d.key === 'sheets' ? 'sheets' : d.key === 'earliest' ? 'first rub' : 'ready'} ${say.difference(d)}`]
-      : []
-  })
-  news.value = { label, lines }
-  desk.act({ kind: 'house', label, subject: { kind: 'house', id: h.id }, changes: [deed] })
-}
+const set = <V,>(path: Path<V>, after: NoInfer<V>, label: string) => act([change(house.value, path, after)], label)
 const hour = (d: Weekday, field: 'from' | 'to', value: string) => {
   const span = house.value!.hours[d] ?? { from: '09:00', to: '17:00' }
   const after = { ...span, [field]: value }
@@ -66,7 +42,9 @@ const fahrenheit = computed(() => house.value?.units === 'imperial')
 const shownTemp = computed(() => Math.round(fahrenheit.value ? (house.value!.climate.celsius * 9) / 5 + 32 : house.value!.climate.celsius))
 const setTemp = (n: number) =>
   set(inHouse.climate.celsius, Number((fahrenheit.value ? ((n - 32) * 5) / 9 : n).toFixed(1)), `${shownTemp.value}° became ${n}°`)
-const factor = computed(() => cureFactor(house.value!.climate.celsius, house.value!.climate.humidityPct, 'moderate', 'porous'))
+const factor = computed(() =>
+  cureFactor(house.value!.climate.celsius, house.value!.climate.humidityPct, 'moderate', 'porous', figuresOf(house.value!)),
+)
 const shown = ref('medium-transfer')
 const recipe = computed(() => latestRecipe(shown.value)!)
 const printerWays: { id: 'toner' | 'inkjet' | 'toner,inkjet'; name: string }[] = [
@@ -257,6 +235,11 @@ const choose = (recipe: string, s: School, o: string) => {
         <h3>Recipes <span class="two small light">how this house does it; a plan’s own choice goes first</span></h3>
         <div class="row">
           <SegmentChoice label="Printers here" :model-value="printers" :options="printerWays" @update:model-value="setPrinters" />
+          <router-link class="own" :to="`/house/${house.id}/figures`">{{
+            Object.keys(house.figures ?? {}).length
+              ? `Figures: ${Object.keys(house.figures ?? {}).length} of your own`
+              : 'All figures, yours to set'
+          }}</router-link>
           <router-link class="own" :to="`/house/${house.id}/recipes`">{{
             house.recipes?.length ? `${house.recipes.length} of your own` : 'Make your own recipe'
           }}</router-link>

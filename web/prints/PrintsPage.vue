@@ -3,7 +3,7 @@ import { inWorkshop } from '#core/workshop'
 import { computed, onBeforeUnmount, onMounted, ref, watch } from 'vue'
 import { useRoute } from 'vue-router'
 import { printersOf, sizeUnit } from '#core/house'
-import { gutterMm, type Remedy } from '#core/plan'
+import type { Remedy } from '#core/plan'
 import { printsOf, stillToPrint, type LayoutAsk, mostSheetsAtOnce } from '#core/prints'
 import { usePageKeys } from '../app/usePageKeys'
 import LostPage from '../app/LostPage.vue'
@@ -37,7 +37,7 @@ const ask = computed((): LayoutAsk | undefined =>
     ? {
         prints: prints.value,
         paper: plan.value.print.paper,
-        gutterMm: gutterMm.value,
+        gutterMm: plan.value!.print.gutterMm,
         locks: workshop.value.locks ?? [],
         unit: sizeUnit(house.value),
       }

@@ -3,7 +3,8 @@ import { computed, nextTick, ref } from 'vue'
 import { describe, expect, it } from 'vitest'
 import { demoHouses, demoWorkshops } from '#core/demo'
 import { paperOf } from '#core/house'
-import { gutterMm, planWorkshop } from '#core/plan'
+import { asPractised } from '#core/figures'
+import { planWorkshop } from '#core/plan'
 import { layPrints, printsOf, type LayoutAsk } from '#core/prints'
 import { isRefusal } from '#core/reasons'
 import { applyChanges, type Change, type Workshop } from '#core/workshop'
@@ -29,7 +30,7 @@ function board() {
   const ask = computed((): LayoutAsk => ({
     prints: printsOf(plan, workshop.value, { widthMm: 200, heightMm: 287 }),
     paper,
-    gutterMm: gutterMm.value,
+    gutterMm: asPractised('gutter').value,
     locks: workshop.value.locks ?? [],
     unit: 'mm',
   }))

@@ -2,7 +2,6 @@
 import { computed, ref } from 'vue'
 import { useDisplay } from 'vuetify'
 import type { Paper } from '#core/house'
-import { gutterMm } from '#core/plan'
 import type { Outline } from '#core/recipe'
 import type { LaidPrint, LaidSheet } from '#core/prints'
 import { showOnRuler, type LengthUnit } from '#core/units'
@@ -18,7 +17,7 @@ const props = defineProps<{
   number: number
   of: number
   paper: Paper
-  size: { widthMm: number; heightMm: number }
+  size: { widthMm: number; heightMm: number; gutterMm: number }
   mirrored: boolean
   outline: Outline
   unit: LengthUnit
@@ -103,7 +102,7 @@ const lifted = (p: LaidPrint) =>
         :number="number"
         :of="of"
         :paper="paper"
-        :gutter-mm="gutterMm.value"
+        :gutter-mm="size.gutterMm"
         :units="unit === 'in' ? 'imperial' : 'metric'"
         :scale="scale"
       />

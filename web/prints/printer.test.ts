@@ -1,7 +1,8 @@
 // @vitest-environment jsdom
 import { describe, expect, it } from 'vitest'
 import { demoHouses, demoWorkshops } from '#core/demo'
-import { gutterMm, planWorkshop } from '#core/plan'
+import { asPractised } from '#core/figures'
+import { planWorkshop } from '#core/plan'
 import { phrases } from '#core/phrases'
 import { freshPrinter } from '#core/printer'
 import { layPrints, printsOf, type Layout, type LaidSheet } from '#core/prints'
@@ -17,7 +18,7 @@ const workshop = demoWorkshops('2026-05-15').find((w) => w.id === 'lighthouse-bl
 const plan = planWorkshop({ workshop, house, now })
 const say = phrases(house, now)
 const prints = printsOf(plan, workshop, { widthMm: 200, heightMm: 287 })
-const layout = layPrints({ prints, paper: plan.print.paper, gutterMm: gutterMm.value, locks: [], unit: 'mm' }, 20) as Layout
+const layout = layPrints({ prints, paper: plan.print.paper, gutterMm: asPractised('gutter').value, locks: [], unit: 'mm' }, 20) as Layout
 if (isRefusal(layout)) throw new Error('the demo has a layout')
 const ready = layout.sheets.filter((s) => !s.waits)
 

@@ -1,12 +1,12 @@
 <script setup lang="ts">
-import { computed } from 'vue'
-import { useRoute } from 'vue-router'
-import { useDesk } from '../app/desk'
-import { craftPassage } from './craftPassage'
+import { computed, defineAsyncComponent } from 'vue'
 import type { Difference, PlanFigure } from '#core/plan'
 import type { Phrases } from '#core/phrases'
 import ChangeCaret from './ChangeCaret.vue'
 import SourceMark from './SourceMark.vue'
+
+// What it opens to is fetched when it is asked for.
+const WhyCard = defineAsyncComponent(() => import('./WhyCard.vue'))
 
 /** A figure that opens to its reason: the rule and what went in, each with its source mark. */
 const props = defineProps<{
@@ -17,15 +17,7 @@ const props = defineProps<{
   text?: string
   quiet?: boolean
 }>()
-const route = useRoute()
-const desk = useDesk()
-/** Where the craft book says more about this rule; figures of pure counting have nothing there. */
-const book = computed(() => {
-  const recipe = typeof route.params['id'] === 'string' ? desk.plan(route.params['id'])?.recipe.id : undefined
-  return recipe && craftPassage(props.figure.because.rule, recipe)
-})
 const shown = computed(() => props.text ?? props.say.amount(props.figure.value, props.figure.unit, props.figure.noun))
-const inputs = computed(() => props.figure.because.inputs.map((i) => ({ ...props.say.input(i), mark: i.mark, byDefault: i.default })))
 </script>
 <template>
   <span class="because">
@@ -35,19 +27,7 @@ const inputs = computed(() => props.figure.because.inputs.map((i) => ({ ...props
           {{ shown }}
         </button>
       </template>
-      <div class="why" role="dialog" :aria-label="`Why ${name} is ${shown}`">
-        <p>
-          <strong>{{ name }}: {{ shown }}</strong>
-        </p>
-        <p class="small two">{{ say.rule(figure.because) }}</p>
-        <dl class="small">
-          <template v-for="(i, k) in inputs" :key="k">
-            <dt>{{ i.name }}</dt>
-            <dd>{{ i.value }} <SourceMark v-if="i.mark" :mark="i.mark" /><span v-if="i.byDefault" class="two"> default</span></dd>
-          </template>
-        </dl>
-        <router-link v-if="book" class="small book" :to="book">In the craft book</router-link>
-      </div>
+      <WhyCard :figure="figure" :say="say" :name="name" :shown="shown" />
     </v-menu>
     <SourceMark v-if="figure.because.mark === 'E' || figure.because.inputs.some((i) => i.mark)" :mark="figure.because.mark" />
     <ChangeCaret :change="change" :say="say" />
@@ -70,31 +50,5 @@ const inputs = computed(() => props.figure.because.inputs.map((i) => ({ ...props
 .open:focus-visible {
   outline: 3px solid var(--ink);
   outline-offset: 2px;
-}
-.book {
-  color: var(--ink);
-  font-weight: 700;
-}
-.why {
-  background: var(--stock);
-  color: var(--text);
-  border: 1.5px solid var(--text);
-  box-shadow: 6px 6px 0 0 var(--night);
-  padding: 12px 16px;
-  max-width: 360px;
-  border-radius: var(--r-sheet);
-}
-dl {
-  display: grid;
-  grid-template-columns: auto auto;
-  gap: 2px 16px;
-  margin: 8px 0 0;
-}
-dt {
-  color: var(--text-2);
-}
-dd {
-  margin: 0;
-  font-weight: 600;
 }
 </style>

@@ -1,0 +1,71 @@
+import { figure, type Figure } from '#core/reasons'
+
+/** Figures that belong to no single method: what practice says, or what we estimate. The key of each lasts: a house keeps its own
+ *  value under it. */
+export const practiceFigures = {
+  'set-up': figure(30, 'min', 'E'),
+  'clean-up': figure(20, 'min', 'E'),
+  'film.light': figure(80, 'um', 'E'),
+  'film.moderate': figure(150, 'um', 'E'),
+  'film.generous': figure(300, 'um', 'E'),
+  'film.heavy': figure(500, 'um', 'E'),
+  gutter: figure(6, 'mm', 'E'),
+  'tape.overlap': figure(12, 'mm', 'P'),
+  'tape.margin': figure(5, 'mm', 'E'),
+  'ratio.under-8': figure(4, 'count', 'E'),
+  'ratio.8-12': figure(6, 'count', 'E'),
+  'ratio.13-17': figure(10, 'count', 'E'),
+  /** Of ten pieces so many fail, before anything is counted. */
+  fails: figure(1, 'count', 'E'),
+  'ahead.print': figure(1440, 'min', 'E'),
+  'ahead.collect': figure(2880, 'min', 'E'),
+  'ahead.pack': figure(720, 'min', 'E'),
+  /** Paper and toner of one printed sheet. */
+  'price.sheet': figure(9, 'minor', 'E'),
+  'cure.coat.light': figure(0.8, 'factor', 'E'),
+  'cure.coat.moderate': figure(1, 'factor', 'E'),
+  'cure.coat.generous': figure(1.4, 'factor', 'E'),
+  'cure.coat.heavy': figure(1.7, 'factor', 'E'),
+  'cure.surface.porous': figure(1, 'factor', 'E'),
+  'cure.surface.painted': figure(1.25, 'factor', 'E'),
+  'cure.surface.sealed': figure(1.25, 'factor', 'E'),
+  'cure.surface.stone': figure(1.25, 'factor', 'E'),
+} as const satisfies Record<string, Figure>
+export type FigureKey = keyof typeof practiceFigures
+
+/** What a house's own value may be, by unit; and closer where sense ends sooner. */
+export interface Bounds {
+  least: number
+  most: number
+}
+const byUnit: Record<Figure['unit'], Bounds> = {
+  min: { least: 0, most: 20_160 },
+  ml: { least: 0, most: 1000 },
+  mm: { least: 0, most: 500 },
+  um: { least: 1, most: 5000 },
+  share: { least: 0, most: 1 },
+  count: { least: 0, most: 1000 },
+  days: { least: 0, most: 60 },
+  celsius: { least: -10, most: 45 },
+  factor: { least: 0.1, most: 10 },
+  minor: { least: 0, most: 1_000_000 },
+}
+const closer: Record<string, Bounds> = {
+  fails: { least: 0.1, most: 9.9 },
+  'ratio.under-8': { least: 1, most: 60 },
+  'ratio.8-12': { least: 1, most: 60 },
+  'ratio.13-17': { least: 1, most: 60 },
+  gutter: { least: 0, most: 40 },
+  'tape.overlap': { least: 1, most: 40 },
+  'tape.margin': { least: 0, most: 40 },
+}
+
+/** Between what a house may set a figure. A least wait that practitioners agree on is never undercut: that is an experiment, and a
+ *  recipe of its own; a window that closes is not held open longer. */
+export function boundsOf(key: string, practice: Figure): Bounds {
+  const bounds = closer[key] ?? byUnit[practice.unit]
+  if (practice.mark !== 'P') return bounds
+  if (/\.(cure\.minimum|then\.least)$/.test(key)) return { ...bounds, least: practice.value }
+  if (/\.then\.most$/.test(key)) return { ...bounds, most: practice.value }
+  return bounds
+}

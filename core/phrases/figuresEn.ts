@@ -1,0 +1,90 @@
+import { materialOf } from '#core/kit'
+import { pieceKinds, recipes as practice, type Recipe } from '#core/recipe'
+
+const general: Record<string, string> = {
+  'set-up': 'Set-up, with the group',
+  'clean-up': 'Clean-up, with the group',
+  'film.light': 'Wet film of a light coat',
+  'film.moderate': 'Wet film of a moderate coat',
+  'film.generous': 'Wet film of a generous coat',
+  'film.heavy': 'Wet film of a heavy coat',
+  gutter: 'Between prints on a sheet',
+  'tape.overlap': 'Tape: strips overlap',
+  'tape.margin': 'Tape: beyond each edge',
+  'ratio.under-8': 'Children under 8 to one adult',
+  'ratio.8-12': 'Children of 8 to 12 to one adult',
+  'ratio.13-17': 'Teenagers of 13 to 17 to one adult',
+  fails: 'Of ten pieces so many fail',
+  'ahead.print': 'Printed so long before the class',
+  'ahead.collect': 'Pictures in so long before printing',
+  'ahead.pack': 'Packed so long before the class',
+  'price.sheet': 'Paper and toner of one sheet',
+  'cure.coat.light': 'Cure: a light coat takes',
+  'cure.coat.moderate': 'Cure: a moderate coat takes',
+  'cure.coat.generous': 'Cure: a generous coat takes',
+  'cure.coat.heavy': 'Cure: a heavy coat takes',
+  'cure.surface.porous': 'Cure: on a porous surface',
+  'cure.surface.painted': 'Cure: on a painted surface',
+  'cure.surface.sealed': 'Cure: on a sealed surface',
+  'cure.surface.stone': 'Cure: on stone',
+}
+
+/** What a figure is called, by its key: "Medium transfer, Coat: minutes". `recipes` are those of the house. */
+export function figureName(key: string, recipes: readonly Recipe[] = practice): string {
+  const known = general[key]
+  if (known) return known
+  const [kind, id, ...rest] = key.split('.')
+  if (kind === 'price') return packName(id!, rest.join('.'))
+  const recipe = recipes.findLast((r) => r.id === id)
+  return recipe ? `${recipe.name}, ${within(recipe, rest)}` : key
+}
+
+function packName(id: string, size: string): string {
+  const kind = id.startsWith('blank-') ? pieceKinds.find((k) => k.id === id.slice('blank-'.length)) : undefined
+  const material = materialOf(kind ? 'blank' : id)
+  const pack = material.packs.find((p) => String(p.size) === size)
+  const what = kind ? `Blank ${kind.plural}` : material.name
+  const unit = material.unit === 'ml' ? ' ml' : ''
+  const length = material.unit === 'mm' || material.unit === 'strips'
+  const holds = length ? `${Number(size) / 1000} m` : `${size}${unit}`
+  return `${what}, ${pack?.noun ?? 'pack'} of ${holds}`
+}
+
+function within(recipe: Recipe, [list, id, ...rest]: string[]): string {
+  const part = rest.join('.')
+  if (list === 'stages') {
+    const stage = recipe.stages.find((s) => s.id === id)
+    const alike = recipe.stages.filter((s) => s.name === stage?.name)
+    const which = alike.length > 1 ? ` (${alike.indexOf(stage!) + 1})` : ''
+    return `${stage?.name ?? id}${which}: ${ofStage[part] ?? part}`
+  }
+  if (list === 'materials') {
+    const thing = id === 'blank' ? 'blanks' : materialOf(id!).name.toLowerCase()
+    if (rest[0] !== 'films') return `${thing}: ${ofMaterial[part] ?? part}`
+    const stage = recipe.stages.find((s) => s.id === rest[1]) ?? recipe.stages.find((s) => rest[1]!.endsWith(s.id))
+    return `${thing}: coats at ${stage?.name.toLowerCase() ?? rest[1]}`
+  }
+  if (list === 'cure') return id === 'minimum' ? 'never rubbed before' : 'better rubbed after'
+  if (list === 'show') return 'showing how'
+  if (list === 'rounds') return `rounds: ${id}`
+  if (list === 'schools') {
+    const school = recipe.schools.find((s) => s.id === id)
+    const option = school?.options.find((o) => o.id === rest[1])
+    const [what = '', ...at] = (rest[3] ?? '').split('-')
+    const stage = recipe.stages.find((s) => s.id === at.join('-') || (rest[3] ?? '').endsWith(`-${s.id}`))
+    const asked = stage ? `${stage.name.toLowerCase()}, ${what === 'lag' ? (ofStage[`then.${rest.at(-1)}`] ?? what) : what}` : what
+    return `${school?.question ?? id}, ${option?.name ?? rest[1]}: ${asked}`
+  }
+  return [list, id, part].filter(Boolean).join(' ')
+}
+
+const ofStage: Record<string, string> = {
+  minutes: 'minutes',
+  'then.least': 'then wait at least',
+  'then.most': 'then wait at most',
+}
+const ofMaterial: Record<string, string> = {
+  amount: 'how many',
+  held: 'left in each brush and cup',
+  waste: 'waste',
+}

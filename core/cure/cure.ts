@@ -46,7 +46,9 @@ export const cureInput = v.pipe(
 export type CureInput = v.InferOutput<typeof cureInput>
 
 export interface Cure {
+  /** What the recommended time is longer by, and what the required one is. */
   factor: number
+  climateFactor: number
   requiredMin: number
   recommendedMin: number
   verdict: CureVerdict
@@ -54,7 +56,8 @@ export interface Cure {
   recommendedAt: Zoned
 }
 
-/** max(1, climate x coat x surface): conditions only ever make a cure longer than practice says. */
+/** max(1, climate x coat x surface): conditions only ever make a cure longer than practice recommends. Coat and surface never touch
+ *  what is told as “never before”: that follows the room's air alone. */
 export const cureFactor = (celsius: number, humidityPct: number, coat: Coat, surface: Surface, figures: Figures = asPractised): number =>
   Math.max(1, climateFactor(celsius, humidityPct) * figures(`cure.coat.${coat}`).value * figures(`cure.surface.${surface}`).value)
 
@@ -64,11 +67,12 @@ const roundUp = (minutes: number) => Math.ceil(minutes - 1e-6)
  *  Elapsed time counts, so a clock change in between is honoured; compared to the second; answers in laidAt's zone. */
 export function cure(i: CureInput, figures: Figures = asPractised): Cure {
   const factor = cureFactor(i.climate.celsius, i.climate.humidityPct, i.coat, i.surface, figures)
-  const requiredMin = roundUp(i.minimumMin * factor)
-  const recommendedMin = roundUp(i.recommendedMin * factor)
+  const air = Math.max(1, climateFactor(i.climate.celsius, i.climate.humidityPct))
+  const requiredMin = roundUp(i.minimumMin * air)
+  const recommendedMin = Math.max(requiredMin, roundUp(i.recommendedMin * factor))
   const earliestAt = addMinutes(i.laidAt, requiredMin)
   const recommendedAt = addMinutes(i.laidAt, recommendedMin)
   const rub = secondOf(i.rubAt)
   const verdict = rub < secondOf(i.laidAt) || rub < secondOf(earliestAt) ? 'too soon' : rub < secondOf(recommendedAt) ? 'risky' : 'ready'
-  return { factor, requiredMin, recommendedMin, verdict, earliestAt, recommendedAt }
+  return { factor, climateFactor: air, requiredMin, recommendedMin, verdict, earliestAt, recommendedAt }
 }

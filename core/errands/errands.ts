@@ -112,13 +112,12 @@ function trimming(i: ErrandInput, first: PlacedSession): Errand[] {
   )
 }
 
-/** A sample is begun so that all before its state, waits and cure included, is over when the first session that works on
- *  from there begins. */
+/** A sample is begun so that all before its state, waits and cure included, is over when the first class begins: it is shown there. */
 function sample(i: ErrandInput, wanted: { id: string; name: string; after: string }): Errand[] {
   const stages = i.resolved.stages
   const last = stages.findIndex((s) => s.id === wanted.after)
   if (last < 0) return []
-  const shownIn = sessionThatShows(i, last)
+  const shownIn = sessionThatShows(i)
   const done = stages.slice(0, last + 1).filter((s) => s.mayBe.includes('session'))
   const waits = done.map((s, k) => (k === done.length - 1 && !s.then?.cures ? 0 : s.then?.cures ? i.cureMin : (s.then?.least.value ?? 0)))
   const minutes = done.reduce((sum, s, k) => sum + s.minutes.value + waits[k]!, 0)
@@ -128,10 +127,9 @@ function sample(i: ErrandInput, wanted: { id: string; name: string; after: strin
   return [errand(i, `sample-${wanted.id}`, 'sample', shownIn.id, addMinutes(shownIn.from, -minutes), { sample: wanted.name }, inputs, true)]
 }
 
-function sessionThatShows(i: ErrandInput, last: number): PlacedSession | undefined {
-  const next = i.resolved.stages.slice(last).map((s) => i.judged.split[s.id]!)
-  return i.sessions.find((s) => next.includes(s.id)) ?? i.sessions.filter((s) => i.judged.loads.some((l) => l.sessionId === s.id)).at(-1)
-}
+/** All samples are shown from the first class on. */
+const sessionThatShows = (i: ErrandInput): PlacedSession | undefined =>
+  i.sessions.find((s) => i.judged.loads.some((l) => l.sessionId === s.id))
 
 function packing(i: ErrandInput, sessionId: string): Errand[] {
   const session = i.sessions.find((s) => s.id === sessionId)!

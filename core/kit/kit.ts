@@ -7,11 +7,16 @@ import { Decimal } from '#core/units'
 import { materialOf, type Material, type Pack } from './catalogue'
 import { sharers, type Seating } from './sharing'
 
-/** What a kit has to serve. Lengths in mm, area in mm2; `blanks` counts spares and samples in, `prints` copies too. */
+/** What a kit has to serve. Lengths in mm, area in mm2; `blanks` counts spares in, `coated` what is done again and samples too, `prints`
+ *  copies. */
 export interface KitNeeds {
   people: number
   seating: Seating
   blanks: number
+  spareBlanks: Input
+  coated: number
+  /** In which sitting each stage is done. */
+  sittings: Record<string, number>
   prints: number
   perSheet: number
   areaMm2: number
@@ -59,15 +64,15 @@ export interface KitLine {
 /** Every material line scaled, shared and set against the cupboard and the packs on sale. Exact; not rounded but where a
  *  thing is whole. A line that its kind of piece does not need is left out. */
 export function scaleKit(uses: readonly MaterialUse[], needs: KitNeeds): KitLine[] {
-  return uses.filter((u) => !u.onlyFor || u.onlyFor.includes(needs.kind)).map((u) => line(u, needs))
+  const mine = uses.filter((u) => !u.onlyFor || u.onlyFor.includes(needs.kind))
+  return mine.map((u) => line(u, needs, mine))
 }
 
-function line(use: MaterialUse, needs: KitNeeds): KitLine {
+function line(use: MaterialUse, needs: KitNeeds, all: readonly MaterialUse[]): KitLine {
   const material = pricedIn(materialOf(use.material), use, needs)
   const sheetPrice = needs.figures('price.sheet')
-  const by =
-    needs.share[use.material] && use.share?.options.includes(needs.share[use.material]!) ? needs.share[use.material]! : use.share?.by
-  const measured = measure(use, needs, by ?? 'each')
+  const by = sharedBy(use, needs)
+  const measured = measure(use, needs, by ?? 'each', all)
   const need = material.unit === 'ml' || material.unit === 'mm' ? measured.need : measured.need.ceil()
   const toGet = buy(use, material, need, needs)
   const sheets = use.basis === 'print' && needs.perSheet > 0 ? Math.ceil(needs.prints / needs.perSheet) : undefined
@@ -100,15 +105,20 @@ function line(use: MaterialUse, needs: KitNeeds): KitLine {
   }
 }
 
+const sharedBy = (use: MaterialUse, needs: KitNeeds): ShareBy | undefined => {
+  const wanted = needs.share[use.material]
+  return wanted && use.share?.options.includes(wanted) ? wanted : use.share?.by
+}
+
 interface Measured {
   need: Decimal
   each: number | null
   inputs: Input[]
 }
 
-function measure(use: MaterialUse, needs: KitNeeds, by: ShareBy): Measured {
+function measure(use: MaterialUse, needs: KitNeeds, by: ShareBy, all: readonly MaterialUse[]): Measured {
   const { people, seating } = needs
-  if (use.basis === 'area') return measureFilm(use, needs, by)
+  if (use.basis === 'area') return measureFilm(use, needs, by, all)
   if (use.basis === 'strips') {
     const { perPrint, lengthMm } = needs.strips
     const inputs: Input[] = [
@@ -129,7 +139,11 @@ function measure(use: MaterialUse, needs: KitNeeds, by: ShareBy): Measured {
     case 'person':
       return counted(use.share ? sharers(by, seating) : people, use.share ? 'sharers' : 'people', eachShare(amount, by))
     case 'blank':
-      return counted(needs.blanks, 'blanks', amount.toNumber())
+      return {
+        need: amount.times(needs.blanks),
+        each: amount.toNumber(),
+        inputs: [...inputs, { name: 'people', value: people }, needs.spareBlanks],
+      }
     case 'piece':
       return counted(people, 'pieces', amount.toNumber())
     case 'print':
@@ -164,10 +178,10 @@ function tableShare(by: ShareBy | undefined, each: number, seating: Seating): nu
     : new Decimal(each).times(most).toNumber()
 }
 
-function measureFilm(use: Extract<MaterialUse, { basis: 'area' }>, needs: KitNeeds, by: ShareBy): Measured {
-  const held = sharers(by, needs.seating)
+function measureFilm(use: Extract<MaterialUse, { basis: 'area' }>, needs: KitNeeds, by: ShareBy, all: readonly MaterialUse[]): Measured {
   const films = use.films.map((f) => ({ film: filmUm(f.film === 'chosen' ? needs.coat : f.film, needs.figures), coats: f.coats }))
   const micrometres = films.reduce((sum, f) => sum.plus(new Decimal(f.film.value).times(f.coats.value)), new Decimal(0))
+  const holders = heldIn(use, needs, by, all)
   const base = {
     areaMm2: new Decimal(needs.areaMm2),
     filmUm: micrometres,
@@ -177,10 +191,10 @@ function measureFilm(use: Extract<MaterialUse, { basis: 'area' }>, needs: KitNee
   }
   const one = mediumNeed({ ...base, pieces: 1, brushes: 0 })
   return {
-    need: mediumNeed({ ...base, pieces: needs.blanks, brushes: held }),
+    need: mediumNeed({ ...base, pieces: needs.coated, brushes: holders }),
     each: one.toDecimalPlaces(2).toNumber(),
     inputs: [
-      { name: 'blanks', value: needs.blanks },
+      { name: 'coated', value: needs.coated },
       { name: 'area', value: needs.areaMm2 },
       ...(needs.outline.value < 1
         ? [{ name: 'outline', value: needs.outline.value, unit: 'share', mark: needs.outline.mark } satisfies Input]
@@ -194,8 +208,21 @@ function measureFilm(use: Extract<MaterialUse, { basis: 'area' }>, needs: KitNee
       })),
       from('waste', use.waste),
       from('held', use.held),
+      { name: 'holders', value: holders },
     ],
   }
+}
+
+/** Brushes and cups that medium stays in, counted once a sitting: the cups as the medium is shared, the brushes as they are. */
+function heldIn(use: Extract<MaterialUse, { basis: 'area' }>, needs: KitNeeds, by: ShareBy, all: readonly MaterialUse[]): number {
+  const sittings = new Set(use.films.map((f) => needs.sittings[f.stage] ?? 0))
+  const cups = sharers(by, needs.seating)
+  const brush = all.find((m) => m.material === 'foam-brush')
+  const brushesAt = (sitting: number) =>
+    brush && use.films.some((f) => (needs.sittings[f.stage] ?? 0) === sitting && brush.stages.includes(f.stage))
+      ? sharers(sharedBy(brush, needs) ?? 'each', needs.seating)
+      : 0
+  return [...sittings].reduce((sum, sitting) => sum + cups + brushesAt(sitting), 0)
 }
 
 /** Packs in the unit that is counted: a roll of tape is so many whole strips, its end is wasted. */

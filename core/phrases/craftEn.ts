@@ -81,6 +81,7 @@ export const craftRemedies: Record<string, Line<string>> = {
   'tile-it': () => 'Print it in tiles',
   'house-stands-in': () => 'House pictures stand in',
   'one-copy': () => 'One copy of each',
+  'copies-for-sure': (v) => `${v['copies']} of each: ${v['sure']} % sure`,
   'print-as-advised': () => 'Print as advised',
   'newest-recipe': (v) => `Take version ${v['newest']}`,
 }

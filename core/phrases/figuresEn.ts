@@ -15,6 +15,8 @@ const general: Record<string, string> = {
   'ratio.8-12': 'Children of 8 to 12 to one adult',
   'ratio.13-17': 'Teenagers of 13 to 17 to one adult',
   fails: 'Of ten pieces so many fail',
+  breakage: 'One spare piece in so many, where a piece survives a failure',
+  copies: 'Copies of each own picture',
   'ahead.print': 'Printed so long before the class',
   'ahead.collect': 'Pictures in so long before printing',
   'ahead.pack': 'Packed so long before the class',

@@ -10,7 +10,7 @@ export const pictureLines: Record<`picture-${Exclude<PictureCode, 'mirrored'>}` 
   'many-copies': (v) =>
     said(
       `${v['copies']} copies of each picture`,
-      `${v['prints']} prints, so that everybody has a good one, ${v['sure']} % sure. With a printer in the room one is enough.`,
+      `${v['prints']} prints: one to lay, one to patch or start again. Everybody has a good one, ${v['sure']} % sure. With a printer in the room one is enough.`,
     ),
   'pictures-missing': (v) =>
     said(

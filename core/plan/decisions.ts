@@ -61,7 +61,7 @@ function valuesOf(id: DecisionId, s: Situation, plan: Plan): Decision['values'] 
     case 'kit':
       return {
         things: plan.kit.filter((l) => l.toGet.packs.length > 0).length,
-        blanks: plan.people ? plan.people + plan.spares.count + plan.samples.count : 0,
+        blanks: plan.people ? plan.people + plan.spares.blanks : 0,
       }
     case 'sessions':
       return Object.fromEntries(plan.sessions.map((x, i) => [`session${i + 1}`, x.from]))

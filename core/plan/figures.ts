@@ -69,7 +69,7 @@ const printsBecause = (s: Situation, plan: Plan): Because =>
   s.design.pictures === 'own'
     ? because('prints-own', [
         { name: 'people', value: plan.people },
-        { name: 'copies', value: plan.print.copies, ...(s.workshop.choices.copies === undefined && restsOn(s, 'fails')) },
+        { name: 'copies', value: plan.print.copies, ...(s.workshop.choices.copies === undefined && restsOn(s, 'copies')) },
         { name: 'samples', value: plan.samples.count },
       ])
     : because('prints-house', [
@@ -152,24 +152,29 @@ function costs(plan: Plan): Record<string, PlanFigure> {
 function cureFigures(s: Situation, plan: Plan): Record<string, PlanFigure> {
   const { cure } = plan.split
   if (!cure || !s.resolved.cure) return {}
-  const why = (rule: string, base: Figure): Because =>
-    because(rule, [
-      { name: 'laid', value: s.sessions.find((x) => x.id === cure.laidIn)!.to },
+  const estimated = (factor: number) => factor > 1 && { mark: 'E' as const, ofHouse: true as const }
+  const room: Input = {
+    name: 'room',
+    value: `${s.house.climate.celsius} °C, ${s.house.climate.humidityPct} %`,
+    ...estimated(cure.climateFactor),
+  }
+  const laid: Input = { name: 'laid', value: s.sessions.find((x) => x.id === cure.laidIn)!.to }
+  const times = (factor: number): Input => ({ name: 'factor', value: Number(factor.toFixed(2)), ...estimated(factor) })
+  const least = (base: Figure): Because => because('earliest', [laid, from('practice', base), room, times(cure.climateFactor)])
+  const better = (base: Figure): Because =>
+    because('recommended', [
+      laid,
       from('practice', base),
-      {
-        name: 'room',
-        value: `${s.house.climate.celsius} °C, ${s.house.climate.humidityPct} %`,
-        ...(cure.factor > 1 && { mark: 'E' as const, ofHouse: true as const }),
-      },
+      room,
       { name: 'coat', value: s.resolved.coat, ...(cure.factor > 1 && restsOn(s, `cure.coat.${s.resolved.coat}`)) },
       { name: 'surface', value: s.resolved.surface, ...(cure.factor > 1 && restsOn(s, `cure.surface.${s.resolved.surface}`)) },
-      { name: 'factor', value: Number(cure.factor.toFixed(2)), ...(cure.factor > 1 && { mark: 'E' as const, ofHouse: true as const }) },
+      times(cure.factor),
     ])
   const { minimum, recommended } = s.resolved.cure
   return {
-    earliest: { value: cure.earliestAt, unit: 'instant', because: why('earliest', minimum) },
-    recommended: { value: cure.recommendedAt, unit: 'instant', because: why('recommended', recommended) },
-    'cure-least': { value: cure.requiredMin, unit: 'min', because: why('earliest', minimum) },
-    'cure-better': { value: cure.recommendedMin, unit: 'min', because: why('recommended', recommended) },
+    earliest: { value: cure.earliestAt, unit: 'instant', because: least(minimum) },
+    recommended: { value: cure.recommendedAt, unit: 'instant', because: better(recommended) },
+    'cure-least': { value: cure.requiredMin, unit: 'min', because: least(minimum) },
+    'cure-better': { value: cure.recommendedMin, unit: 'min', because: better(recommended) },
   }
 }

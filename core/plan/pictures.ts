@@ -2,6 +2,7 @@ import { ownerName, pictureFindings, pictureOf, type PictureContext } from '#cor
 import { blankMaterial } from '#core/recipe'
 import { minutesBetween } from '#core/time'
 import { change, inWorkshop } from '#core/workshop'
+import { copiesForSure } from './quantities'
 import type { Finding, Plan, Remedy } from './shapes'
 import type { Situation } from './situation'
 import { choiceChange, inDesign, finding, optionsWith, remedy, scaled, takeMethod, type Find } from './ways'
@@ -29,15 +30,28 @@ const soonMin = 10 * 1440
 /** What is missing of the pictures, and what the pictures that are in need: said once for all that need it, by name. */
 export const pictureLooks: Find = (s, plan) => [...missingOnes(s), ...judged(s, plan), ...manyCopies(s, plan)]
 
-/** Copies against failure are many; who can print again in the room needs none. Nobody has chosen yet: it is said, not decided. */
+/** Two of each, and how sure that is; more make it surer, and who can print again in the room needs one. Nobody has chosen yet: it is
+ *  said, not decided. */
 function manyCopies(s: Situation, plan: Plan): Finding[] {
   const { copies, prints } = plan.print
   if (s.design.pictures !== 'own' || s.workshop.choices.copies !== undefined || copies < 2) return []
-  const one = [remedy('one-copy', [change(s.workshop, inWorkshop.choices.copies, 1)])]
-  const sure = Math.round(s.workshop.choices.confidence * 100)
+  const enough = copiesForSure(s)
+  const ways = [
+    ...(enough > copies
+      ? [
+          remedy('copies-for-sure', [change(s.workshop, inWorkshop.choices.copies, enough)], {
+            copies: enough,
+            sure: percent(s.workshop.choices.confidence),
+          }),
+        ]
+      : []),
+    remedy('one-copy', [change(s.workshop, inWorkshop.choices.copies, 1)]),
+  ]
   // How often a piece fails is an estimate until it is logged.
-  return [{ ...finding('many-copies', 'note', 'pictures', { copies, prints, sure }, one), mark: 'E' }]
+  return [{ ...finding('many-copies', 'note', 'pictures', { copies, prints, sure: percent(plan.print.sure) }, ways), mark: 'E' }]
 }
+
+const percent = (share: number) => Math.round(100 * share)
 
 function missingOnes(s: Situation): Finding[] {
   const people = s.workshop.group.participants

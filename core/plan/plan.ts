@@ -7,7 +7,7 @@ import { decide } from './decisions'
 import { figuresOf } from './figures'
 import { findingsOf } from './findings'
 import { planAdults } from './adults'
-import { planKit, planPrints, planSpares, planTape } from './quantities'
+import { planKit, planMade, planPrints, planSpares, planTape } from './quantities'
 import type { Plan, PlanInput, Shelf, StageSample } from './shapes'
 import { paintedWhite, pictureContext } from './pictures'
 import { situate, type Situation } from './situation'
@@ -25,8 +25,8 @@ export function planWorkshop(input: PlanInput): Plan {
   }
   const print = planPrints(s, spares.count, samples.count)
   const tape = planTape(s)
-  const blanks = s.people === 0 ? 0 : s.people + spares.count + samples.count
-  const kit = planKit(s, print, blanks, tape)
+  const made = planMade(s, spares, samples.count)
+  const kit = planKit(s, print, made, tape)
   const { split, splitChosen } = planSplit(s)
   const toBuy = kit.filter((l) => !isRefusal(l.toGet.purchase) && l.toGet.purchase.packs.length > 0).length
   const plan: Plan = {
@@ -74,7 +74,7 @@ export function planWorkshop(input: PlanInput): Plan {
       done: s.workshop.errandsDone,
       now: s.now,
     }),
-    shelf: planShelf(s, split, blanks),
+    shelf: planShelf(s, split, made.blanks + samples.count),
     adults: planAdults(s, split),
     takeHome: takeHomeSheets({
       participants: s.workshop.group.participants,

@@ -1,13 +1,29 @@
 import { scaleKit, type KitLine } from '#core/kit'
 import { orient, type Orientation } from '#core/orientation'
 import { accordionStrip, blankMaterial, outlineShare } from '#core/recipe'
-import { figure, isRefusal } from '#core/reasons'
+import { figure, isRefusal, type Input } from '#core/reasons'
 import { gridOnSheet, tilesOf } from '#core/sheets'
-import { sparesFor, sureWith } from '#core/spares'
+import { sparesFor, sureWith, sureWithCopies } from '#core/spares'
 import { layStrips, tapeInput, type StripLayout } from '#core/tape'
 import * as v from 'valibot'
+import { sittingsOf } from '#core/sessions'
 import type { Plan, PrintPlan } from './shapes'
 import type { Situation } from './situation'
+
+/** What is made: blanks that are needed, spares among them, and pieces that are coated, the failed ones and samples too. */
+export interface Made {
+  blanks: number
+  spareBlanks: Input
+  coated: number
+}
+
+export function planMade(s: Situation, spares: Plan['spares'], samples: number): Made {
+  const key = spares.survives ? 'breakage' : 'fails'
+  const estimated = { mark: s.figures(key).mark, rests: [key] }
+  const spareBlanks: Input = { name: 'spare-blanks', value: spares.blanks, ...(!(spares.chosen && !spares.survives) && estimated) }
+  if (s.people === 0) return { blanks: 0, spareBlanks: { name: 'spare-blanks', value: 0 }, coated: 0 }
+  return { blanks: s.people + spares.blanks, spareBlanks, coated: s.people + spares.count + samples }
+}
 
 /** What is believed of ten pieces before anything is counted. */
 export const prior = (s: Situation): { failed: number; good: number } => {
@@ -20,11 +36,25 @@ export const prior = (s: Situation): { failed: number; good: number } => {
 export function planSpares(s: Situation): Plan['spares'] {
   const { spares, confidence } = s.workshop.choices
   const asked = { people: s.people, prior: prior(s), logged: s.evidence }
-  if (spares !== null) return { count: spares, sure: sureWith(spares, asked), chosen: true }
+  const survives = s.recipe.filmApart ?? blankMaterial(s.design.material)?.survives ?? false
+  /** A blank that survives a failure is spared for breakage only. */
+  const of = (count: number, sure: number, chosen: boolean): Plan['spares'] => ({
+    count,
+    sure,
+    chosen,
+    blanks: survives ? Math.min(count, Math.ceil(s.people / s.figures('breakage').value)) : count,
+    survives,
+  })
+  if (spares !== null) return of(spares, sureWith(spares, asked), true)
   const found = sparesFor({ ...asked, confidence, kind: 'interchangeable' })
-  return isRefusal(found) || !('spares' in found)
-    ? { count: s.people, sure: sureWith(s.people, asked), chosen: false }
-    : { count: found.spares, sure: found.reached, chosen: false }
+  return isRefusal(found) || !('spares' in found) ? of(s.people, sureWith(s.people, asked), false) : of(found.spares, found.reached, false)
+}
+
+/** The fewest copies of each own picture that make it so sure as wished that everybody has a good one. */
+export function copiesForSure(s: Situation): number {
+  const asked = { people: s.people, prior: prior(s), logged: s.evidence, confidence: s.workshop.choices.confidence }
+  const found = sparesFor({ ...asked, kind: 'own' })
+  return isRefusal(found) || !('copies' in found) ? 9 : Math.min(9, found.copies)
 }
 
 export function planPrints(s: Situation, spares: number, samples: number): PrintPlan {
@@ -33,12 +63,7 @@ export function planPrints(s: Situation, spares: number, samples: number): Print
   const size = s.picture
   // White left round a picture to hold takes its place on the sheet; the widest, where they differ.
   const border = s.workshop.choices.tile ? 0 : 2 * Math.max(0, ...(s.workshop.pictures ?? []).map((p) => p.edit?.borderMm ?? 0))
-  const own =
-    pictures === 'own'
-      ? sparesFor({ people: s.people, prior: prior(s), logged: s.evidence, confidence: s.workshop.choices.confidence, kind: 'own' })
-      : undefined
-  const asked = own && !isRefusal(own) && 'copies' in own ? own.copies : 1
-  const copies = pictures === 'own' ? (s.workshop.choices.copies ?? asked) : 1
+  const copies = pictures === 'own' ? (s.workshop.choices.copies ?? Math.round(s.figures('copies').value)) : 1
   const prints = s.people === 0 ? 0 : pictures === 'own' ? s.people * copies + samples : s.people + spares + samples
   const printable = { widthMm: s.paper.widthMm - 2 * s.paper.marginMm, heightMm: s.paper.heightMm - 2 * s.paper.marginMm }
   const tiles = s.workshop.choices.tile
@@ -51,6 +76,7 @@ export function planPrints(s: Situation, spares: number, samples: number): Print
   return {
     ...size,
     copies,
+    sure: pictures === 'own' ? sureWithCopies(copies, { people: s.people, prior: prior(s), logged: s.evidence }) : 1,
     prints,
     sheets: grid.perSheet ? Math.ceil((prints * tiles.columns * tiles.rows) / grid.perSheet) : 0,
     paper: s.paper,
@@ -83,12 +109,13 @@ export function planTape(s: Situation): StripLayout | undefined {
   return isRefusal(layout) ? undefined : layout
 }
 
-export function planKit(s: Situation, print: PrintPlan, blanks: number, tape: StripLayout | undefined): KitLine[] {
+export function planKit(s: Situation, print: PrintPlan, made: Made, tape: StripLayout | undefined): KitLine[] {
   const panels = s.design.panels ?? (s.kind.measure.by === 'panels' ? s.kind.measure.usual.value : 0)
   const lines = scaleKit([...s.resolved.materials, ...s.kind.extras], {
     people: s.people,
     seating: s.seating,
-    blanks,
+    ...made,
+    sittings: sittingsAt(s),
     prints: print.prints,
     perSheet: print.grid.perSheet,
     outline: figure(outlineShare(s.outline), 'share', s.outline === 'stone' ? 'E' : 'P'),
@@ -113,6 +140,13 @@ export function planKit(s: Situation, print: PrintPlan, blanks: number, tape: St
       return { ...l, note: `${mirrored}${s.resolved.print.ink === 'any' ? s.resolved.print.paper : s.resolved.print.ink}` }
     return l
   })
+}
+
+/** In which sitting each stage is done: its coats leave medium in brush and cup once a sitting. Ahead is one of its own. */
+function sittingsAt(s: Situation): Record<string, number> {
+  const at: Record<string, number> = {}
+  sittingsOf(s.resolved).forEach((stages, i) => stages.forEach((x) => (at[x.id] = i + 1)))
+  return at
 }
 
 /** Sizes come from typed inches: what is below a micrometre is noise of binary fractions. */

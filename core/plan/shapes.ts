@@ -71,6 +71,8 @@ export interface PrintPlan {
   widthMm: number
   heightMm: number
   copies: number
+  /** How sure so many copies make it that everybody has a good one; 1 with house pictures. */
+  sure: number
   prints: number
   sheets: number
   grid: SheetGrid
@@ -116,7 +118,8 @@ export interface Plan {
   materials: MaterialUse[]
   rounds: number
   print: PrintPlan
-  spares: { count: number; sure: number; chosen: boolean }
+  /** Spare prints, how sure they make it; and spare blanks, fewer where a piece survives a failed transfer. */
+  spares: { count: number; sure: number; chosen: boolean; blanks: number; survives: boolean }
   samples: { count: number; chosen: boolean }
   stageSamples: StageSample[]
   tape?: StripLayout

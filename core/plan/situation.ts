@@ -62,6 +62,10 @@ export interface Situation {
 /** From this face on a piece counts as large, in mm2: about 20 by 20 cm. */
 const largePiece = figure(40_000, 'mm', 'E')
 
+/** A picture is pale when somebody said so, or when so much of one is nearly white (E). */
+const paleShare = 0.35
+const isPale = (w: Workshop): boolean => w.designs[0]!.picture?.pale ?? (w.pictures ?? []).some((p) => (p.pale ?? 0) >= paleShare)
+
 export const hoursOf = (house: House): Hours => ({ week: house.hours, closedDays: house.closedDays, timeZone: house.timeZone })
 
 export function situate({ workshop, house, recipes = recipesOf(house), evidence = {}, now }: PlanInput): Situation {
@@ -77,7 +81,7 @@ export function situate({ workshop, house, recipes = recipesOf(house), evidence 
     .filter((a) => a.people > 0)
   const most = [...ages].sort((a, b) => b.people - a.people)[0]?.age
   const large = design.width.mm * design.height.mm >= largePiece.value
-  const usualFor = [design.material, kind.id, ...(most ? [most] : []), ...(large ? ['large'] : [])]
+  const usualFor = [design.material, kind.id, ...(most ? [most] : []), ...(large ? ['large'] : []), ...(isPale(workshop) ? ['pale'] : [])]
   const resolved = resolveRecipe(recipe, design.choices, house.recipeChoices[recipe.id] ?? {}, blankSurface(design.material), usualFor)
   const figures = figuresOf(house)
   const turns = turnsOf(resolved, { ages, adults: 1 + workshop.group.helpers, figures })

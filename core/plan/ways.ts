@@ -69,6 +69,8 @@ export function optionsWith(
 ): { school: School; option: School['options'][number] }[] {
   return s.recipe.schools.flatMap((school) => {
     const now = s.resolved.chosen.find((c) => c.school.id === school.id)?.option.id
-    return school.options.filter((o) => o.id !== now && test(o)).map((option) => ({ school, option }))
+    return school.options
+      .filter((o) => o.id !== now && !o.notFor?.includes(s.design.material) && test(o))
+      .map((option) => ({ school, option }))
   })
 }

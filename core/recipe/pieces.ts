@@ -11,6 +11,8 @@ export interface BlankMaterial {
   note: string
   /** Before anything is laid on it. */
   prepare: string
+  /** Sanded or wiped it can be used again after a failed transfer. */
+  survives?: true
   /** Light enough that lost whites hardly show. */
   white: boolean
   colour: string
@@ -18,22 +20,22 @@ export interface BlankMaterial {
 }
 
 export const woods: BlankMaterial[] = [
-  { id: 'plywood', name: 'plywood', surface: 'porous', note: 'the most forgiving', prepare: 'Sand, dust; paint it white if grain and stains should not show.', white: false, colour: '#E6D2AC', mark: 'P' },
-  { id: 'pine', name: 'pine', surface: 'porous', note: 'good', prepare: 'Sand, dust; knots show through.', white: false, colour: '#E9D7B4', mark: 'P' },
-  { id: 'cedar', name: 'cedar', surface: 'porous', note: 'wrinkles the print', prepare: 'Sand and dust; press while wet and look again.', white: false, colour: '#CDA77B', mark: 'P' },
+  { id: 'plywood', name: 'plywood', surface: 'porous', survives: true, note: 'the most forgiving', prepare: 'Sand, dust; paint it white if grain and stains should not show.', white: false, colour: '#E6D2AC', mark: 'P' },
+  { id: 'pine', name: 'pine', surface: 'porous', survives: true, note: 'good', prepare: 'Sand, dust; knots show through.', white: false, colour: '#E9D7B4', mark: 'P' },
+  { id: 'cedar', name: 'cedar', surface: 'porous', survives: true, note: 'wrinkles the print', prepare: 'Sand and dust; press while wet and look again.', white: false, colour: '#CDA77B', mark: 'P' },
   { id: 'panel', name: 'porous panel', surface: 'porous', note: 'prepared, drinks the medium', prepare: 'Buy it prepared for painting; dust it.', white: true, colour: '#F1ECE0', mark: 'P' },
   { id: 'canvas', name: 'primed canvas', surface: 'porous', note: 'ready primed; coat generously', prepare: 'Ready primed; nothing but dusting.', white: true, colour: '#F3EFE6', mark: 'P' },
   { id: 'muslin', name: 'muslin', surface: 'porous', note: 'bare cloth: work the coat in, sometimes twice', prepare: 'Iron it flat, tape it to a board.', white: true, colour: '#EFE8D8', mark: 'P' },
-  { id: 'slate', name: 'smooth stone', surface: 'stone', note: 'washed with soap and dried', prepare: 'Wash with soap, dry; only chalk paint under it.', white: false, colour: '#8A8A86', mark: 'P' },
+  { id: 'slate', name: 'smooth stone', surface: 'stone', survives: true, note: 'washed with soap and dried', prepare: 'Wash with soap, dry; only chalk paint under it.', white: false, colour: '#8A8A86', mark: 'P' },
   { id: 'mat-board', name: 'mat board', surface: 'porous', note: 'flat and thirsty', prepare: 'Cut to size, dust.', white: true, colour: '#F2EEE4', mark: 'P' },
   { id: 'kraft', name: 'kraft page', surface: 'porous', note: 'brown: whites need a ground', prepare: 'A spare sheet under it.', white: false, colour: '#B98E5E', mark: 'P' },
   { id: 'journal', name: 'journal page', surface: 'porous', note: 'a spare sheet under it', prepare: 'Baking paper under the page.', white: true, colour: '#F5F1E6', mark: 'P' },
   { id: 'card', name: 'card', surface: 'porous', note: 'heavier than copy paper', prepare: 'Nothing.', white: true, colour: '#F5F1E6', mark: 'P' },
   { id: 'smooth-paper', name: 'smooth paper', surface: 'porous', note: 'grips: lift promptly', prepare: 'Heavy enough to be wetted through.', white: true, colour: '#F7F4EC', mark: 'P' },
   { id: 'glossy-paper', name: 'glossy paper', surface: 'sealed', note: 'for prints on plain paper', prepare: 'Nothing.', white: true, colour: '#FBF9F4', mark: 'P' },
-  { id: 'glass', name: 'glass', surface: 'sealed', note: 'clean and dry', prepare: 'Wash, dry, no finger marks.', white: false, colour: '#D4E4E6', mark: 'P' },
+  { id: 'glass', name: 'glass', surface: 'sealed', survives: true, note: 'clean and dry', prepare: 'Wash, dry, no finger marks.', white: false, colour: '#D4E4E6', mark: 'P' },
   { id: 'candle', name: 'pillar candle', surface: 'sealed', note: 'pale wax, smooth, wide', prepare: 'Wipe it dry; no dents.', white: true, colour: '#F4EAD2', mark: 'P' },
-  { id: 'paper', name: 'backing sheet', surface: 'sealed', note: 'used sticker backing or baking paper', prepare: 'Nothing.', white: true, colour: '#EFE9DB', mark: 'P' },
+  { id: 'paper', name: 'backing sheet', surface: 'sealed', survives: true, note: 'used sticker backing or baking paper', prepare: 'Nothing.', white: true, colour: '#EFE9DB', mark: 'P' },
 ]
 
 export const blankMaterial = (id: string): BlankMaterial | undefined => woods.find((w) => w.id === id)

@@ -1,5 +1,5 @@
 import type { Surface } from '#core/cure'
-import type { Coat } from '#core/medium'
+import { coats, type Coat } from '#core/medium'
 import { figure, type Figure } from '#core/reasons'
 import type { Effect, MaterialUse, Option, Recipe, School, Stage, Whites } from './shapes'
 
@@ -33,12 +33,12 @@ type Choices = Record<string, string>
 
 /** The plan's choice, else the house's, else what is usual for this piece and group, else the recipe's default. A choice that the school does not know is passed over. */
 export function chosenOption(school: School, plan: Choices, house: Choices, situation: readonly string[] = []): Chosen {
-  const find = (id: string | undefined) => school.options.find((o) => o.id === id)
+  const find = (id: string | undefined) => school.options.find((o) => o.id === id && !o.notFor?.some((x) => situation.includes(x)))
   const mine = find(plan[school.id])
   if (mine) return { school, option: mine, by: 'plan' }
   const theirs = find(house[school.id])
   if (theirs) return { school, option: theirs, by: 'house' }
-  const usual = school.options.find((o) => o.usualFor?.some((x) => situation.includes(x)))
+  const usual = school.options.find((o) => o.usualFor?.some((x) => situation.includes(x)) && find(o.id))
   return { school, option: usual ?? find(school.default)!, by: 'default' }
 }
 
@@ -69,9 +69,9 @@ export function resolveRecipe(
     stages,
     materials: recipe.materials
       .filter((m) => (!m.optional || wanted.has(m.material)) && !unwanted.has(m.material) && m.stages.some((s) => done.has(s)))
-      .map((m) => withFilms(m, done, all('exclude-film'))),
+      .map((m) => withFilms(m, done, all('exclude-film'), all('coats'))),
     ...(recipe.cure && { cure: { minimum: recipe.cure.minimum, recommended: recommended ?? recipe.cure.recommended } }),
-    coat: all('coat').at(-1)?.coat ?? 'moderate',
+    coat: thickest(all('coat').map((e) => e.coat)),
     surface: bare === 'stone' ? bare : (all('surface').at(-1)?.surface ?? bare),
     rounds,
     print: printOf(recipe, all('print').at(-1), effects),
@@ -79,6 +79,10 @@ export function resolveRecipe(
     tapeWidth: all('tape').at(-1)?.width ?? tapeWidth,
   }
 }
+
+/** Of several coats that choices ask for the thickest holds: bare cloth drinks whatever hand coats it. Nothing asked: moderate. */
+const thickest = (asked: readonly Coat[]): Coat =>
+  asked.length === 0 ? 'moderate' : asked.reduce((a, b) => (coats.indexOf(b) > coats.indexOf(a) ? b : a))
 
 const printOf = (recipe: Recipe, changed: Extract<Effect, { kind: 'print' }> | undefined, effects: Effect[]): ResolvedRecipe['print'] => ({
   ...recipe.print,
@@ -94,6 +98,8 @@ function withEffects(stage: Stage, effects: Effect[]): Stage {
     if (e.kind === 'minutes') changed = { ...changed, minutes: e.figure }
     if (e.kind === 'caution') changed = { ...changed, cautions: [...changed.cautions, e.caution] }
     if (e.kind === 'home-step') changed = { ...changed, home: e.step }
+    if (e.kind === 'place') changed = { ...changed, mayBe: [e.place] }
+    if (e.kind === 'not-done') changed = withoutState(changed)
     if (e.kind === 'cues') changed = { ...changed, pass: e.pass, fail: e.fail }
     if (e.kind === 'lag' && changed.then)
       changed = { ...changed, then: { ...changed.then, ...(e.least && { least: e.least }), ...(e.most && { most: e.most }) } }
@@ -101,9 +107,23 @@ function withEffects(stage: Stage, effects: Effect[]): Stage {
   return changed
 }
 
+/** A stage that no longer ends what the piece is on its way to: the one after it does. */
+function withoutState({ makes: _makes, mayStop: _mayStop, ...stage }: Stage): Stage {
+  return stage
+}
+
 /** A film line without the coats that are not put on, or that another material puts on. */
-function withFilms(use: MaterialUse, done: Set<string>, unwanted: { material: string; stage: string }[]): MaterialUse {
+function withFilms(
+  use: MaterialUse,
+  done: Set<string>,
+  unwanted: { material: string; stage: string }[],
+  coatsAt: { material: string; stage: string; coats: Figure }[],
+): MaterialUse {
   if (use.basis !== 'area') return use
   const without = (stage: string) => unwanted.some((e) => e.material === use.material && e.stage === stage)
-  return { ...use, films: use.films.filter((f) => done.has(f.stage) && !without(f.stage)) }
+  const films = use.films.filter((f) => done.has(f.stage) && !without(f.stage))
+  return {
+    ...use,
+    films: films.map((f) => ({ ...f, coats: coatsAt.find((e) => e.stage === f.stage && e.material === use.material)?.coats ?? f.coats })),
+  }
 }

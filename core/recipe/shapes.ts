@@ -105,6 +105,12 @@ export type Effect =
   | { kind: 'home-step'; stage: string; step: HomeStep }
   | { kind: 'lag'; stage: string; least?: Figure; most?: Figure }
   | { kind: 'cues'; stage: string; pass: string; fail: string }
+  /** Done only in this place. */
+  | { kind: 'place'; stage: string; place: Place }
+  /** No longer what ends a state of the piece. */
+  | { kind: 'not-done'; stage: string }
+  /** So many coats of a material at a stage. */
+  | { kind: 'coats'; material: string; stage: string; coats: Figure }
   | { kind: 'print'; ink: Ink; paper: string; smearTest?: boolean }
   | { kind: 'whites'; whites: Whites }
   | { kind: 'mirror-only-lettering' }
@@ -118,6 +124,8 @@ export interface Option {
   effects: Effect[]
   /** Blank materials, kinds of piece, age bands (the most of the group) or "large" for which it is our default instead. */
   usualFor?: string[]
+  /** Those for which it is never taken. */
+  notFor?: string[]
 }
 
 /** A way in which practitioners differ. */
@@ -178,6 +186,8 @@ export interface Recipe {
   schools: School[]
   samples: Sample[]
   faults: Fault[]
+  /** What fails is a film of its own, before the piece is touched. */
+  filmApart?: true
   /** Words for the states of this method where they differ from the ramp's. */
   words: Partial<Record<PieceState, string>>
   care: string[]

@@ -1,1 +1,1 @@
-export { sparesFor, sparesInput, sureWith, type SparesInput, type Spares, type Copies } from './spares'
+export { sparesFor, sparesInput, sureWith, sureWithCopies, type SparesInput, type Spares, type Copies } from './spares'

@@ -65,6 +65,10 @@ export function sparesFor(input: SparesInput): Spares | Copies | Refusal {
   return kind === 'own' ? { copies: n, reached: sure(n) } : { spares: n, reached: sure(n) }
 }
 
+/** The chance that each of so many people has at least one good print among so many copies of their own. */
+export const sureWithCopies = (copies: number, input: Pick<SparesInput, 'people' | 'prior' | 'logged'>): number =>
+  everybodyHasOne(copies, input.people, posterior(input))
+
 /** How sure a chosen number of interchangeable spares makes it that everybody has a good one. */
 export const sureWith = (spares: number, input: Pick<SparesInput, 'people' | 'prior' | 'logged'>): number =>
   failuresAtMost(spares, input.people + spares, posterior(input))

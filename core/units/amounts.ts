@@ -20,8 +20,17 @@ export function showMoney(minor: number, currency: Currency): string {
 
 const mlPerFluidOunce = 29.5735
 
-/** A volume for a house: "42 ml", "1.4 fl oz". Below 10 one decimal. */
+const mlPerTeaspoon = mlPerFluidOunce / 6
+const quarters = ['', '¼', '½', '¾']
+
+/** A volume for a house as people measure it: "42 ml", "1.4 fl oz", and below half an ounce "1 ½ tsp", to the quarter. Below 10 one
+ *  decimal; what is less than any of it is "a few drops". */
 export function showVolume(ml: number, units: 'imperial' | 'metric'): string {
+  if (ml > 0 && ml < (units === 'metric' ? 0.25 : mlPerTeaspoon / 8)) return 'a few drops'
+  if (units === 'imperial' && ml > 0 && ml < mlPerFluidOunce / 2) {
+    const n = Math.round((4 * ml) / mlPerTeaspoon)
+    return `${[Math.floor(n / 4) || '', quarters[n % 4]].filter(Boolean).join(' ')} tsp`
+  }
   const n = units === 'metric' ? ml : ml / mlPerFluidOunce
   return `${n >= 10 ? Math.round(n) : Number(n.toFixed(1))} ${units === 'metric' ? 'ml' : 'fl oz'}`
 }

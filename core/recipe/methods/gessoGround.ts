@@ -19,7 +19,7 @@ export const gessoGround: Recipe = {
     kraft: { fit: 'good', note: 'the ground covers the brown', mark: 'P' },
     journal: { fit: 'good', note: 'a spare sheet under the page', mark: 'E' },
   },
-  cure: { minimum: figure(720, 'min', 'E'), recommended: figure(720, 'min', 'E') },
+  cure: { minimum: figure(240, 'min', 'E'), recommended: figure(720, 'min', 'E') },
   rounds: { least: figure(3, 'count', 'P'), most: figure(3, 'count', 'P'), usual: figure(3, 'count', 'P') },
   show: figure(10, 'min', 'E'),
   words: { 'rub-2': 'Rub 2', sealed: 'Finished' },
@@ -59,7 +59,7 @@ export const gessoGround: Recipe = {
     {
       id: 'shelve', name: 'Name the back, to the shelf', mayStop: true, attended: true, minutes: figure(3, 'min', 'E'), station: 'shelf', mayBe: ['session'],
       pass: 'Face up, flat, nothing on top, on baking paper.', fail: 'Stacked, tilted or unnamed.', cautions: ['rinse'],
-      then: { least: figure(720, 'min', 'E'), cures: true, makes: 'cured', why: 'Overnight. 4 to 5 h is a gamble; after 1 h it fails.' },
+      then: { least: figure(240, 'min', 'E'), cures: true, makes: 'cured', why: 'Overnight. 4 to 5 h is a gamble; after 1 h it fails.' },
     },
     {
       id: 'scuff', name: 'Scuff and mist', attended: true, minutes: figure(5, 'min', 'E'), station: 'table', mayBe: ['session', 'home'],
@@ -127,7 +127,7 @@ export const gessoGround: Recipe = {
       options: [
         { id: 'smooth', name: 'smooth', believes: 'One thin quick wet coat; pressed with a card.', effects: [] },
         { id: 'texture', name: 'texture', believes: 'Ridges built the day before; pressed with a cloth; gaps belong to it.', effects: [{ kind: 'include-stage', stage: 'texture' }, { kind: 'minutes', stage: 'lay', figure: figure(5, 'min', 'E') }, { kind: 'cues', stage: 'lay', pass: 'Pressed into the hollows with a cloth; back clean.', fail: 'Bridges over the hollows, or gesso on its back.' }] },
-        { id: 'bare cloth', name: 'bare cloth', believes: 'Muslin: worked in twice, the second time wet.', usualFor: ['muslin'], effects: [{ kind: 'coat', coat: 'generous' }, { kind: 'minutes', stage: 'coat', figure: figure(5, 'min', 'E') }] },
+        { id: 'bare cloth', name: 'bare cloth', believes: 'Muslin: worked in twice, the second time wet.', usualFor: ['muslin'], effects: [{ kind: 'coat', coat: 'moderate' }, { kind: 'coats', material: 'gesso', stage: 'coat', coats: figure(2, 'count', 'P') }, { kind: 'minutes', stage: 'coat', figure: figure(5, 'min', 'E') }] },
       ],
     },
     {
@@ -140,7 +140,7 @@ export const gessoGround: Recipe = {
     {
       id: 'wait', question: 'Wait', default: 'overnight', why: '4 to 5 h is a gamble; after 1 h it fails.',
       options: [
-        { id: 'overnight', name: 'overnight', believes: '12 h at the least.', effects: [] },
+        { id: 'overnight', name: 'overnight', believes: '12 h; 4 to 5 h is a gamble.', effects: [] },
         { id: 'a day', name: '24 h', believes: 'A full day in a cool or damp room.', effects: [{ kind: 'recommended-cure', figure: figure(1440, 'min', 'E') }] },
       ],
     },

@@ -19,13 +19,13 @@ export const mediumTransfer: Recipe = {
     panel: { fit: 'good', note: 'drinks: coat generously', mark: 'E' },
     canvas: { fit: 'good', note: 'ready primed; coat generously', mark: 'P' },
     muslin: { fit: 'good', note: 'work the coat in', mark: 'P' },
-    slate: { fit: 'good', note: 'washed, dried; cures a quarter longer', mark: 'P' },
+    slate: { fit: 'good', note: 'washed, dried; better cured a quarter longer', mark: 'P' },
     'mat-board': { fit: 'good', note: 'may buckle: weigh it once dry', mark: 'E' },
     journal: { fit: 'good', note: 'a spare sheet under the page', mark: 'P' },
     kraft: { fit: 'good', note: 'whites become brown', mark: 'E' },
   },
   cure: { minimum: figure(720, 'min', 'P'), recommended: figure(1440, 'min', 'P') },
-  rounds: { least: figure(2, 'count', 'P'), most: figure(3, 'count', 'P'), usual: figure(2, 'count', 'P') },
+  rounds: { least: figure(1, 'count', 'P'), most: figure(3, 'count', 'P'), usual: figure(2, 'count', 'P') },
   show: figure(10, 'min', 'E'),
   words: {},
   stages: [
@@ -98,13 +98,13 @@ export const mediumTransfer: Recipe = {
       home: { title: 'Dry it through', few: 'At least 30 minutes, until it no longer feels cool.', more: 'Let it dry through, not only on top: at least 30 minutes, until it no longer feels cool. Sealed damp, the coat clouds.' },
     },
     {
-      id: 'seal1', name: 'Seal, first coat', attended: true, minutes: figure(3, 'min', 'E'), station: 'seal table', mayBe: ['session', 'home'], lays: true,
+      id: 'seal1', name: 'Seal', mayStop: true, makes: 'sealed', attended: true, minutes: figure(3, 'min', 'E'), station: 'seal table', mayBe: ['session', 'home'], lays: true,
       pass: 'Thin and even, strokes one way.', fail: 'Puddles or brush lines.', cautions: ['varnish', 'rinse'],
-      then: { least: figure(30, 'min', 'E'), why: 'The first coat dries before the second, by touch and label.' },
-      home: { title: 'Seal it', few: 'One thin coat, strokes one way. Let it dry, at least 30 minutes.', more: 'One thin coat from edge to edge, strokes one way. Let it dry by touch and label, at least 30 minutes.' },
+      then: { least: figure(30, 'min', 'E'), why: 'A coat dries before anything else touches it, by touch and label; a fan helps.' },
+      home: { title: 'Seal it', few: 'One thin coat from edge to edge, strokes one way. Then leave it: at least 30 minutes.', more: 'One thin coat from edge to edge, strokes one way, not gone over again. Let it dry by touch and label, at least 30 minutes; leave it open and flat until it no longer feels cool.' },
     },
     {
-      id: 'seal2', name: 'Seal, second coat', mayStop: true, makes: 'sealed', attended: true, minutes: figure(3, 'min', 'E'), station: 'seal table', mayBe: ['session', 'home'], lays: true,
+      id: 'seal2', name: 'Seal, second coat', mayStop: true, makes: 'sealed', optional: true, attended: true, minutes: figure(3, 'min', 'E'), station: 'seal table', mayBe: ['session', 'home'], lays: true,
       pass: 'Clear once dry, no tack.', fail: 'Cloudy: too thick or too damp.', cautions: ['varnish'],
       home: { title: 'Seal again', few: 'A second thin coat across the first.', more: 'A second thin coat. Leave it open and flat until it no longer feels cool.' },
     },
@@ -130,15 +130,15 @@ export const mediumTransfer: Recipe = {
     { material: 'sponge', note: 'scrub side, wrung out', basis: 'person', amount: figure(1, 'count', 'P'), stages: ['rub1'], share: { by: 'pair', options: ['each', 'pair', 'table'] }, durable: true, optional: true },
     { material: 'basin', note: 'warm water', basis: 'table', amount: figure(1, 'count', 'P'), stages: ['wet'], share: { by: 'table', options: ['table', 'stagger'] }, durable: true },
     { material: 'pulp-bin', note: 'for the paper crumbs', basis: 'table', amount: figure(1, 'count', 'P'), stages: ['rub1', 'rub2'], durable: true },
-    { material: 'cord', note: 'to hang', basis: 'length', per: 'piece', amount: figure(400, 'mm', 'E'), stages: ['wet', 'seal2'], onlyFor: ['plaque', 'ornament'], bag: 'Cord' },
+    { material: 'cord', note: 'to hang', basis: 'length', per: 'piece', amount: figure(400, 'mm', 'E'), stages: ['seal1', 'seal2'], onlyFor: ['plaque', 'ornament'], bag: 'Cord' },
     { material: 'apron', note: '', basis: 'person', amount: figure(1, 'count', 'P'), stages: ['sand', 'coat', 'wet', 'seal1'], durable: true },
     { material: 'table-cover', note: 'one a table, each day', basis: 'table', amount: figure(1, 'count', 'P'), stages: ['coat', 'wet'], durable: true },
   ],
   schools: [
     {
-      id: 'ground', question: 'Ground', default: 'white', why: 'Whites stay white; the instructor’s choice.',
+      id: 'ground', question: 'Ground', default: 'bare', why: 'White where the picture is pale: it would vanish into the wood.',
       options: [
-        { id: 'white', name: 'white', believes: 'Painted first: whites stay, grain is hidden; cures a quarter longer.', effects: [{ kind: 'surface', surface: 'painted' }, { kind: 'include-stage', stage: 'paint' }, { kind: 'include-material', material: 'white-paint' }, { kind: 'whites', whites: 'white' }] },
+        { id: 'white', name: 'white', believes: 'Painted first: whites stay, grain and stains are hidden.', usualFor: ['pale'], notFor: ['canvas', 'muslin', 'journal', 'kraft', 'mat-board', 'slate'], effects: [{ kind: 'surface', surface: 'painted' }, { kind: 'include-stage', stage: 'paint' }, { kind: 'include-material', material: 'white-paint' }, { kind: 'whites', whites: 'white' }] },
         { id: 'bare', name: 'bare', believes: 'Rustic: whites become the wood.', effects: [] },
       ],
     },
@@ -152,9 +152,9 @@ export const mediumTransfer: Recipe = {
     {
       id: 'thickness', question: 'How thick', default: 'moderate', why: 'Even matters most.',
       options: [
-        { id: 'light', name: 'light', believes: 'Dries fast; a missed spot is a blank.', effects: [{ kind: 'coat', coat: 'light' }] },
+        { id: 'light', name: 'light', believes: 'Dries fast; a missed spot is a blank. Stone wants no more.', usualFor: ['slate'], effects: [{ kind: 'coat', coat: 'light' }] },
         { id: 'moderate', name: 'moderate', believes: 'Even and moderate.', effects: [{ kind: 'coat', coat: 'moderate' }] },
-        { id: 'generous', name: 'generous', believes: 'For canvas and rough wood; dries longer.', usualFor: ['canvas', 'muslin'], effects: [{ kind: 'coat', coat: 'generous' }] },
+        { id: 'generous', name: 'generous', believes: 'Wood and canvas drink it; what oozes out is wiped off.', usualFor: ['plywood', 'pine', 'cedar', 'panel', 'canvas', 'muslin'], effects: [{ kind: 'coat', coat: 'generous' }] },
         { id: 'heavy', name: 'heavy', believes: 'So thick that the picture nearly disappears.', effects: [{ kind: 'coat', coat: 'heavy' }] },
       ],
     },
@@ -209,8 +209,16 @@ export const mediumTransfer: Recipe = {
     {
       id: 'rounds', question: 'Rounds', default: '2', why: 'Two are usual; haze left after drying asks for a third.',
       options: [
+        { id: '1', name: '1', believes: 'The top coat hides the rest; worn is the charm.', effects: [{ kind: 'rounds', rounds: 1 }] },
         { id: '2', name: '2', believes: 'Usual.', effects: [{ kind: 'rounds', rounds: 2 }] },
         { id: '3', name: '3', believes: 'Time planned for leftover haze.', effects: [{ kind: 'rounds', rounds: 3 }] },
+      ],
+    },
+    {
+      id: 'coats', question: 'Top coats', default: '1', why: 'One thin coat is the rule.',
+      options: [
+        { id: '1', name: 'one', believes: 'Thin, edge to edge: enough indoors.', effects: [] },
+        { id: '2', name: 'two', believes: 'Glossier and tougher; the first dries before the second.', effects: [{ kind: 'include-stage', stage: 'seal2' }, { kind: 'not-done', stage: 'seal1' }] },
       ],
     },
     {
@@ -233,7 +241,7 @@ export const mediumTransfer: Recipe = {
     { id: 'pressed', name: 'just pressed', after: 'lay' },
     { id: 'cured', name: 'cured, unrubbed', after: 'shelve' },
     { id: 'hazy', name: 'hazy after round 1', after: 'look1' },
-    { id: 'finished', name: 'finished', after: 'seal2' },
+    { id: 'finished', name: 'finished', after: 'seal1' },
   ],
   faults: [
     { seen: 'haze stays', now: 'one more round, less water', next: 'plan a second round; look only when dry' },

@@ -15,6 +15,10 @@ export const quickPeel: Recipe = {
   surfaces: {
     panel: { fit: 'best', note: 'it drinks the water out of the medium', mark: 'P' },
     'mat-board': { fit: 'good', note: 'thirsty enough; may buckle', mark: 'E' },
+    plywood: { fit: 'good', note: 'bare: it has to drink', mark: 'P' },
+    pine: { fit: 'good', note: 'bare: it has to drink', mark: 'P' },
+    canvas: { fit: 'good', note: 'squeegee on a board, from behind too', mark: 'P' },
+    muslin: { fit: 'good', note: 'a board under it', mark: 'E' },
   },
   rounds: { least: figure(1, 'count', 'P'), most: figure(2, 'count', 'P'), usual: figure(1, 'count', 'P') },
   show: figure(10, 'min', 'E'),
@@ -102,9 +106,12 @@ export const quickPeel: Recipe = {
       options: [
         { id: 'now', name: 'now', believes: 'In class, with damp fingertips.', effects: [] },
         { id: 'later', name: 'weeks later', believes: 'At home, months later if need be: longer is easier.', effects: [
-          { kind: 'exclude-stage', stage: 'dry' },
-          { kind: 'exclude-stage', stage: 'seal' },
-          { kind: 'home-step', stage: 'rub1', step: { title: 'Clean it, in some weeks', few: 'Damp fingertips, from two weeks on; then seal it.', more: 'Leave it for two weeks or more, then rub the paper away with damp, not wet fingertips. Dry it through and seal it with one thin coat.' } },
+          { kind: 'place', stage: 'rub1', place: 'home' },
+          { kind: 'place', stage: 'look1', place: 'home' },
+          { kind: 'place', stage: 'rub2', place: 'home' },
+          { kind: 'place', stage: 'dry', place: 'home' },
+          { kind: 'place', stage: 'seal', place: 'home' },
+          { kind: 'home-step', stage: 'rub1', step: { title: 'Clean it, in some weeks', few: 'Damp, not wet fingertips, from two weeks on. Later is easier.', more: 'Leave it for two weeks or more, then rub the paper away with damp, not wet fingertips. Longer is easier. Colour on your finger means stop.' } },
         ] },
       ],
     },

@@ -10,6 +10,7 @@ export const tapeFilm: Recipe = {
   summary: 'One sitting: tape, burnish, soak, rub, dry, mount.',
   whites: 'clear',
   forgives: 'little',
+  filmApart: true,
   print: { ink: 'toner', paper: 'copy paper, 75 to 90 g/m²', laidFaceDown: false, why: 'The film is seen from the tape’s side: it reads as it was printed.' },
   look: 'clear film, picture only',
   surfaces: {

@@ -45,9 +45,9 @@ export function errandsFor(input: ErrandInput): Errand[] {
   const print = lead(input, 'print', first, ahead.value, { sheets: input.sheets }, [from('lead', ahead)])
   const errands = [
     ...ordering(input, print),
-    ...(input.ownPictures ? [collecting(input, print)] : []),
+    ...(input.ownPictures && input.sheets > 0 ? [collecting(input, print)] : []),
     ...painting(input, first),
-    print,
+    ...(input.sheets > 0 ? [print] : []),
     ...trimming(input, first),
   ]
   const samples = input.samples ? input.resolved.recipe.samples.flatMap((s) => sample(input, s)) : []

@@ -56,6 +56,7 @@ function row(recipe: Recipe, input: PlanInput): Row {
     : [
         change(input.workshop, path.recipe, { id: recipe.id, version: recipe.version }),
         change(input.workshop, path.choices, {}),
+        ...(design.methodChosen ? [] : [change(input.workshop, path.methodChosen, true)]),
         change(input.workshop, inWorkshop.choices.split, {}),
       ]
   const first = tried(input, take)

@@ -17,6 +17,8 @@ export interface KitNeeds {
   coated: number
   /** In which sitting each stage is done. */
   sittings: Record<string, number>
+  /** Of each thing so many go home in bags. */
+  home: Record<string, number>
   prints: number
   perSheet: number
   areaMm2: number
@@ -72,7 +74,7 @@ function line(use: MaterialUse, needs: KitNeeds, all: readonly MaterialUse[]): K
   const material = pricedIn(materialOf(use.material), use, needs)
   const sheetPrice = needs.figures('price.sheet')
   const by = sharedBy(use, needs)
-  const measured = measure(use, needs, by ?? 'each', all)
+  const measured = withHome(use, material, measure(use, needs, by ?? 'each', all), needs)
   const need = material.unit === 'ml' || material.unit === 'mm' ? measured.need : measured.need.ceil()
   const toGet = buy(use, material, need, needs)
   const sheets = use.basis === 'print' && needs.perSheet > 0 ? Math.ceil(needs.prints / needs.perSheet) : undefined
@@ -103,6 +105,14 @@ function line(use: MaterialUse, needs: KitNeeds, all: readonly MaterialUse[]): K
         : []),
     ]),
   }
+}
+
+/** Things that are counted and go home as well: one more for each who takes one. What is measured goes in pots, from the same bottle;
+ *  spare prints and what is there for each piece anyway go along. */
+function withHome(use: MaterialUse, material: Material, m: Measured, needs: KitNeeds): Measured {
+  const home = needs.home[use.material] ?? 0
+  const goes = material.unit === 'count' && (use.basis === 'person' || use.basis === 'table') && home > 0 && (use.durable || use.share)
+  return goes ? { ...m, need: m.need.plus(home), inputs: [...m.inputs, { name: 'go-home', value: home }] } : m
 }
 
 const sharedBy = (use: MaterialUse, needs: KitNeeds): ShareBy | undefined => {

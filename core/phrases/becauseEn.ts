@@ -27,7 +27,8 @@ export const becauseRules: Record<string, string> = {
   packs: 'What is needed less what is in the cupboard, in the cheapest packs that cover it.',
   strips: 'Strips that overlap, with a margin beyond each edge: the direction with the fewest, then the least tape.',
   shelf: 'One place for each piece from pressing to rubbing: people’s, spares and samples.',
-  'session-time': 'Set-up, showing, the work and its waits one after another, and clean-up. Queues are not counted.',
+  'session-time':
+    'Set-up, showing, the work and its waits one after another, and clean-up. Where places are counted, everybody’s turn at them; other queues are not.',
   'cost-used': 'Everything that is used up, at the price of the cheapest pack’s unit, by head. Things that last are left out.',
   'cost-bought': 'Whole packs that have to be bought now, by head.',
   'cost-total': 'Whole packs that have to be bought now.',
@@ -64,6 +65,7 @@ export const inputNames: Record<string, string> = {
   amount: 'for each',
   blanks: 'blanks',
   'spare-blanks': 'spare blanks',
+  'go-home': 'for the bags home',
   coated: 'coated: everybody’s, done again, samples',
   holders: 'cups and brushes, each sitting',
   pieces: 'pieces',

@@ -132,7 +132,9 @@ export const decisionLines: Record<string, Line<string>> = {
   'decision-piece': (v) => `${v['piece']}, ${v['material']}`,
   'decision-method': (v, say) => clip([String(v['method']), Number(v['cure']) > 0 && `${say.minutes(v['cure']!)} cure`]),
   'decision-pictures': (v) =>
-    `${v['own'] ? `${v['in']} of ${v['people']} in, ` : ''}${s(v['prints'], 'print')}, ${v['mirrored'] ? 'mirrored' : 'not mirrored'}`,
+    v['stamped']
+      ? 'stamped in class'
+      : `${v['own'] ? `${v['in']} of ${v['people']} in, ` : ''}${s(v['prints'], 'print')}, ${v['mirrored'] ? 'mirrored' : 'not mirrored'}`,
   'decision-kit': (v) => `${s(v['blanks'], 'piece')}, ${s(v['things'], 'thing')} to buy`,
   'decision-sessions': (v, say) =>
     sayList(['session1', 'session2', 'session3', 'session4', 'session5'].filter((k) => v[k]).map((k) => say.at(v[k]!))) || 'no date yet',

@@ -81,7 +81,13 @@ function lookUp<T>(table: Record<string, T>, code: string): T {
 function inputName(i: Input): string {
   const [kind, rest] = i.name.split(':')
   if (rest === undefined) return lookUp(inputNames, i.name)
-  return kind === 'wait' ? `then ${rest.toLowerCase()} waits` : kind === 'turns' ? `${rest}, in turns` : rest
+  return kind === 'wait'
+    ? `then ${rest.toLowerCase()} waits`
+    : kind === 'turns'
+      ? `${rest}, in turns`
+      : kind === 'queue'
+        ? `${rest}: the others wait for a place`
+        : rest
 }
 
 function inputValue(i: Input, voice: Voice): string {

@@ -3,9 +3,9 @@ import type { Plan } from '#core/plan'
 import type { Mark } from '#core/reasons'
 import { blankMaterial, pieceKind, type PieceState } from '#core/recipe'
 import type { TakeHomeSheet } from '#core/takehome'
-import { readInstant, sayClock, sayDay, type Zoned } from '#core/time'
+import { minutesBetween, readInstant, sayClock, sayDay, type Zoned } from '#core/time'
 import type { Workshop } from '#core/workshop'
-import { sayMinutes } from './phrases'
+import { phrases, sayMinutes } from './phrases'
 import { stateWord } from './words'
 
 export type Wording = 'few' | 'more' | 'large'
@@ -45,7 +45,7 @@ export function sheetText(sheet: TakeHomeSheet, plan: Plan, workshop: Workshop, 
     house: house.name,
     workshop: workshop.title,
     date: last ? sayDay(last.from) : '',
-    ...headline(sheet, plan, house),
+    ...(doubt(sheet, plan, house) ?? headline(sheet, workshop, plan, house)),
     chain: sheet.chain.map((state, i) => ({ state, word: stateWord(state, plan.recipe.words, plan.rounds), done: i < sheet.done })),
     steps: sheet.steps.map((s) => ({ title: s.title, text: wording === 'few' ? s.few : s.more })),
     bag: sheet.bag,
@@ -62,7 +62,33 @@ const pieceMaterial = (workshop: Workshop) => {
   return material === pieceKind(design.kind).name || material.endsWith(pieceKind(design.kind).name) ? '' : material
 }
 
-function headline(sheet: TakeHomeSheet, plan: Plan, house: House): Pick<SheetText, 'headline' | 'when' | 'never' | 'why' | 'mark'> {
+/** A plan that does not hold hands nothing out as if it did: its sheets say so, but for pieces whose state is known, and for those that
+ *  are told the true time at which they may be rubbed. */
+function doubt(sheet: TakeHomeSheet, plan: Plan, house: House): ReturnType<typeof headline> | undefined {
+  const stops = plan.findings.filter((f) => f.level === 'stop' && f.code !== 'no-people')
+  if (stops.length === 0 || sheet.known || (sheet.ready && stops.every((f) => f.code === 'too-soon'))) return undefined
+  const why = phrases(house, plan.now).finding(stops[0]!).title
+  return {
+    headline: 'Not to hand out yet',
+    when: 'This plan does not hold',
+    never: '',
+    why: `${why}. Once that is settled, print it again.`,
+    mark: null,
+  }
+}
+
+/** The next class that somebody comes to. */
+function nextClass(sheet: TakeHomeSheet, workshop: Workshop, plan: Plan): Plan['sessions'][number] | undefined {
+  const misses = workshop.group.participants.find((p) => p.id === sheet.participant)?.misses ?? []
+  return plan.sessions.find((s) => !misses.includes(s.id) && minutesBetween(plan.now, s.to) > 0)
+}
+
+function headline(
+  sheet: TakeHomeSheet,
+  workshop: Workshop,
+  plan: Plan,
+  house: House,
+): Pick<SheetText, 'headline' | 'when' | 'never' | 'why' | 'mark'> {
   const clock = clockOf(house)
   const { ready } = sheet
   if (ready) {
@@ -77,11 +103,11 @@ function headline(sheet: TakeHomeSheet, plan: Plan, house: House): Pick<SheetTex
   const nothing = { never: '', why: '', mark: null }
   switch (sheet.group) {
     case 'not-laid':
-      return { ...nothing, headline: 'Not begun yet', when: 'A piece waits for you', why: 'Come by: yours has still to be laid.' }
+      return { ...nothing, ...notLaid(nextClass(sheet, workshop, plan), plan, house) }
     case 'finished':
       return {
         ...nothing,
-        headline: 'Finished',
+        headline: 'What it is now',
         when: isSoft(plan) ? `${stateWord(sheet.state, plan.recipe.words)}, still soft` : stateWord(sheet.state, plan.recipe.words),
         why: isSoft(plan) ? 'Keep it open and flat until it no longer feels cool; then it is done.' : 'Nothing is left to do.',
       }
@@ -94,6 +120,20 @@ function headline(sheet: TakeHomeSheet, plan: Plan, house: House): Pick<SheetTex
       }
     default:
       return { ...nothing, headline: 'Left to do', when: sheet.steps[0]?.title ?? '', why: 'It goes on from here; no need to wait.' }
+  }
+}
+
+/** Nothing is laid yet: when and where it is, or whom to ask. */
+function notLaid(next: Plan['sessions'][number] | undefined, plan: Plan, house: House): Pick<SheetText, 'headline' | 'when' | 'why'> {
+  const ask = house.contact ? `Ask ${house.contact}` : `Ask at ${house.name}`
+  if (plan.sessions.length === 0) return { headline: 'Not begun yet', when: 'No date is set', why: `${ask} when it is.` }
+  if (!next)
+    return { headline: 'Not begun yet', when: 'A piece waits for you', why: `The classes are over and yours has still to be laid. ${ask}.` }
+  const clock = clockOf(house)
+  return {
+    headline: 'Not begun yet',
+    when: `${sayDay(next.from)}, ${sayClock(next.from, clock)}`,
+    why: `Yours is laid then, in ${next.room}, class ${next.number} of ${plan.sessions.length}. A piece waits for you.`,
   }
 }
 

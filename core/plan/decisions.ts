@@ -49,11 +49,12 @@ function valuesOf(id: DecisionId, s: Situation, plan: Plan): Decision['values'] 
     case 'piece':
       return { piece: plan.pieceName, material: blankMaterial(s.design.material)?.name ?? s.design.material }
     case 'method':
-      return { method: plan.recipe.name, cure: s.resolved.cure?.recommended.value ?? 0 }
+      return { method: plan.recipe.name, cure: plan.split.cure?.recommendedMin ?? s.resolved.cure?.recommended.value ?? 0 }
     case 'pictures':
       return {
         prints: plan.print.prints,
         mirrored: Number(plan.print.mirrored),
+        stamped: Number(s.resolved.noPrint),
         own: Number(s.design.pictures === 'own'),
         in: s.workshop.group.participants.filter((p) => pictureOf(s.workshop, p.id)).length,
         people: plan.people,

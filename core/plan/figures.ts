@@ -114,6 +114,7 @@ function sessionInputs(s: Situation, l: Plan['split']['loads'][number]): Input[]
       return [
         from(`stage:${x.name}`, stage.minutes),
         ...(x.wait ? [from(`wait:${x.name}`, stage.then!.least)] : []),
+        ...(x.queue ? [{ name: `queue:${x.name}`, value: x.queue, unit: 'min' as const }] : []),
         ...(x.turns ? [{ name: `turns:${x.name}`, value: x.turns, unit: 'min' as const }] : []),
       ]
     }),
@@ -158,7 +159,7 @@ function cureFigures(s: Situation, plan: Plan): Record<string, PlanFigure> {
     value: `${s.house.climate.celsius} °C, ${s.house.climate.humidityPct} %`,
     ...estimated(cure.climateFactor),
   }
-  const laid: Input = { name: 'laid', value: s.sessions.find((x) => x.id === cure.laidIn)!.to }
+  const laid: Input = { name: 'laid', value: s.setting.laidAt ?? s.sessions.find((x) => x.id === cure.laidIn)!.to }
   const times = (factor: number): Input => ({ name: 'factor', value: Number(factor.toFixed(2)), ...estimated(factor) })
   const least = (base: Figure): Because => because('earliest', [laid, from('practice', base), room, times(cure.climateFactor)])
   const better = (base: Figure): Because =>

@@ -9,6 +9,7 @@ import {
   latestRecipe,
   mayTouch,
   pieceKinds,
+  roomStations,
   takesMaterial,
   type AgeBand,
   type Hazard,
@@ -20,7 +21,7 @@ import { minutesBetween } from '#core/time'
 import { change, inWorkshop, moveSession, type Change } from '#core/workshop'
 import type { Finding, Plan, Remedy } from './shapes'
 import type { Situation } from './situation'
-import { stations } from './stations'
+import { bring, mostBrought, stations } from './stations'
 import { suits } from './suits'
 import { choiceChange, inDesign, finding, remedy, scaled, takeMethod, takePiece, type Find } from './ways'
 
@@ -62,7 +63,7 @@ const ownRecipe: Find = (s, plan) => {
 
 const piece: Find = (s, plan) => {
   const found: Finding[] = []
-  if (plan.print.grid.perSheet === 0) {
+  if (plan.print.grid.perSheet === 0 && !s.resolved.noPrint) {
     const room = { width: s.paper.widthMm - 2 * s.paper.marginMm, height: s.paper.heightMm - 2 * s.paper.marginMm }
     found.push(
       finding(
@@ -151,6 +152,7 @@ function quicker(s: Situation, suits: (r: Recipe) => boolean = () => true): Reme
 }
 
 const orientation: Find = (s, plan) => {
+  if (s.resolved.noPrint) return []
   const { verdict, printMirrored } = plan.print.orientation
   if (verdict === 'fine') return []
   const fix = remedy('print-as-advised', [change(s.workshop, inDesign(s).mirrored, null)], {
@@ -205,7 +207,10 @@ const curing: Find = (s, plan) => {
   if (!cure || cure.verdict === 'ready') return []
   const values = {
     session: s.sessions.find((x) => x.id === cure.rubIn)!.number,
-    laid: minutesBetween(s.sessions.find((x) => x.id === cure.laidIn)!.to, s.sessions.find((x) => x.id === cure.rubIn)!.from),
+    laid: minutesBetween(
+      s.setting.laidAt ?? s.sessions.find((x) => x.id === cure.laidIn)!.to,
+      s.sessions.find((x) => x.id === cure.rubIn)!.from,
+    ),
     least: cure.requiredMin,
     better: cure.recommendedMin,
     earliestAt: cure.earliestAt,
@@ -272,11 +277,25 @@ const loads: Find = (s, plan) =>
           'stop',
           'sessions',
           { session: number, needed: l.neededMin, available: l.availableMin, over: l.neededMin - l.availableMin },
-          [...betterSplit(s, plan), ...moreHands(s, l), ...fewerRounds(s), longer(s, l)],
+          [...morePlaces(s, l), ...betterSplit(s, plan), ...moreHands(s, l), ...fewerRounds(s), longer(s, l)],
         ),
         mark: 'E' as const,
       }
     })
+
+/** The fewest places more with which a class fits whose queues alone make it too long. */
+function morePlaces(s: Situation, l: Judged['loads'][number]): Remedy[] {
+  const over = l.neededMin - l.availableMin
+  return l.stages.flatMap((x) => {
+    const stage = s.resolved.stages.find((y) => y.id === x.id)!
+    const have = stage.station === undefined ? undefined : s.setting.places[stage.station]
+    const station = roomStations.find((r) => r.id === stage.station)
+    if (!have || !station || x.queue < over) return []
+    const queue = (n: number) => (Math.ceil(s.people / n) - 1) * stage.minutes.value
+    const enough = Array.from({ length: mostBrought }, (_, i) => have + 1 + i).find((n) => x.queue - queue(n) >= over)
+    return enough ? [bring(s, station, have, enough)] : []
+  })
+}
 
 /** More helpers, so that what goes in turns goes in one. */
 function moreHands(s: Situation, l: Judged['loads'][number]): Remedy[] {

@@ -28,7 +28,7 @@ export const pictureContext = (s: Situation, plan: Plan): PictureContext => ({
 const soonMin = 10 * 1440
 
 /** What is missing of the pictures, and what the pictures that are in need: said once for all that need it, by name. */
-export const pictureLooks: Find = (s, plan) => [...missingOnes(s), ...judged(s, plan), ...manyCopies(s, plan)]
+export const pictureLooks: Find = (s, plan) => (s.resolved.noPrint ? [] : [...missingOnes(s), ...judged(s, plan), ...manyCopies(s, plan)])
 
 /** Two of each, and how sure that is; more make it surer, and who can print again in the room needs one. Nobody has chosen yet: it is
  *  said, not decided. */

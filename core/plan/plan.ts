@@ -1,7 +1,8 @@
 import { errandsFor } from '#core/errands'
 import { isRefusal } from '#core/reasons'
+import { pieceStates } from '#core/recipe'
 import { firstOpening, intendedSplit, judgeSplit, type Judged } from '#core/sessions'
-import { takeHomeSheets } from '#core/takehome'
+import { homeNeeds, takeHomeSheets } from '#core/takehome'
 import { clockOf } from '#core/time'
 import { decide } from './decisions'
 import { figuresOf } from './figures'
@@ -26,8 +27,9 @@ export function planWorkshop(input: PlanInput): Plan {
   const print = planPrints(s, spares.count, samples.count)
   const tape = planTape(s)
   const made = planMade(s, spares, samples.count)
-  const kit = planKit(s, print, made, tape)
   const { split, splitChosen } = planSplit(s)
+  const takeHome = planTakeHome(s, split)
+  const kit = planKit(s, print, made, tape, homeNeeds(takeHome))
   const toBuy = kit.filter((l) => !isRefusal(l.toGet.purchase) && l.toGet.purchase.packs.length > 0).length
   const plan: Plan = {
     now: s.now,
@@ -76,19 +78,9 @@ export function planWorkshop(input: PlanInput): Plan {
     }),
     shelf: planShelf(s, split, made.blanks + samples.count),
     adults: planAdults(s, split),
-    takeHome: takeHomeSheets({
-      participants: s.workshop.group.participants,
-      pieces: s.workshop.pieces,
-      resolved: s.resolved,
-      judged: split,
-      sessions: s.sessions,
-      climate: s.house.climate,
-      pieceName: s.kind.name,
-      kind: s.kind.id,
-      ownCautions: ownCautions(s),
-      now: s.now,
-    }),
+    takeHome,
     goesHome: split.goesHome,
+    states: pieceStates.filter((x) => x === 'to-print' || s.resolved.stages.some((y) => y.makes === x || y.then?.makes === x)),
     stageSamples: [],
     findings: [],
     decisions: [],
@@ -100,6 +92,22 @@ export function planWorkshop(input: PlanInput): Plan {
   plan.decisions = decide(s, plan)
   return plan
 }
+
+const planTakeHome = (s: Situation, split: Judged) =>
+  takeHomeSheets({
+    participants: s.workshop.group.participants,
+    pieces: s.workshop.pieces,
+    resolved: s.resolved,
+    judged: split,
+    sessions: s.sessions,
+    climate: s.house.climate,
+    pieceName: s.kind.name,
+    kind: s.kind.id,
+    ownCautions: ownCautions(s),
+    now: s.now,
+    hours: s.hours,
+    figures: s.figures,
+  })
 
 const ownCautions = (s: Situation) =>
   (s.house.cautions ?? []).filter((c) => c.stage === null || s.resolved.stages.some((x) => x.id === c.stage))

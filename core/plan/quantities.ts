@@ -1,7 +1,8 @@
 import { scaleKit, type KitLine } from '#core/kit'
 import { orient, type Orientation } from '#core/orientation'
-import { accordionStrip, blankMaterial, outlineShare } from '#core/recipe'
+import { accordionStrip, blankMaterial, outlineShare, panelMm, type MaterialUse } from '#core/recipe'
 import { figure, isRefusal, type Input } from '#core/reasons'
+import type { HomeNeeds } from '#core/takehome'
 import { gridOnSheet, tilesOf } from '#core/sheets'
 import { sparesFor, sureWith, sureWithCopies } from '#core/spares'
 import { layStrips, tapeInput, type StripLayout } from '#core/tape'
@@ -64,7 +65,9 @@ export function planPrints(s: Situation, spares: number, samples: number): Print
   // White left round a picture to hold takes its place on the sheet; the widest, where they differ.
   const border = s.workshop.choices.tile ? 0 : 2 * Math.max(0, ...(s.workshop.pictures ?? []).map((p) => p.edit?.borderMm ?? 0))
   const copies = pictures === 'own' ? (s.workshop.choices.copies ?? Math.round(s.figures('copies').value)) : 1
-  const prints = s.people === 0 ? 0 : pictures === 'own' ? s.people * copies + samples : s.people + spares + samples
+  const each = s.kind.pictures ?? 1
+  const prints =
+    s.people === 0 || s.resolved.noPrint ? 0 : pictures === 'own' ? s.people * each * copies + samples : s.people * each + spares + samples
   const printable = { widthMm: s.paper.widthMm - 2 * s.paper.marginMm, heightMm: s.paper.heightMm - 2 * s.paper.marginMm }
   const tiles = s.workshop.choices.tile
     ? tilesOf(size, printable)
@@ -75,6 +78,7 @@ export function planPrints(s: Situation, spares: number, samples: number): Print
   const advised = !spared && orient({ printedMirrored: false, ...faces }).printMirrored
   return {
     ...size,
+    each,
     copies,
     sure: pictures === 'own' ? sureWithCopies(copies, { people: s.people, prior: prior(s), logged: s.evidence }) : 1,
     prints,
@@ -109,18 +113,19 @@ export function planTape(s: Situation): StripLayout | undefined {
   return isRefusal(layout) ? undefined : layout
 }
 
-export function planKit(s: Situation, print: PrintPlan, made: Made, tape: StripLayout | undefined): KitLine[] {
+export function planKit(s: Situation, print: PrintPlan, made: Made, tape: StripLayout | undefined, home: HomeNeeds): KitLine[] {
   const panels = s.design.panels ?? (s.kind.measure.by === 'panels' ? s.kind.measure.usual.value : 0)
-  const lines = scaleKit([...s.resolved.materials, ...s.kind.extras], {
+  const lines = scaleKit([...s.resolved.materials, ...s.kind.extras, ...byHand(s), ...goingHome(s, home)], {
     people: s.people,
     seating: s.seating,
     ...made,
+    home: home.materials,
     sittings: sittingsAt(s),
     prints: print.prints,
     perSheet: print.grid.perSheet,
     outline: figure(outlineShare(s.outline), 'share', s.outline === 'stone' ? 'E' : 'P'),
-    panelStripMm: panels ? accordionStrip(s.picture.widthMm, panels).lengthMm : 0,
-    areaMm2: Number((s.picture.widthMm * s.picture.heightMm * outlineShare(s.outline)).toFixed(3)),
+    panelStripMm: panels ? accordionStrip(panelMm(s.kind, s.design.width.mm), panels).lengthMm : 0,
+    areaMm2: Number(((s.kind.pictures ?? 1) * s.picture.widthMm * s.picture.heightMm * outlineShare(s.outline)).toFixed(3)),
     coat: s.resolved.coat,
     strips: { perPrint: tape?.strips ?? 0, lengthMm: tape?.stripLengthMm ?? 0 },
     share: s.workshop.choices.share,
@@ -140,6 +145,35 @@ export function planKit(s: Situation, print: PrintPlan, made: Made, tape: StripL
       return { ...l, note: `${mirrored}${s.resolved.print.ink === 'any' ? s.resolved.print.paper : s.resolved.print.ink}` }
     return l
   })
+}
+
+/** Scissors where something is cut by hand: an outline that no trimmer cuts. */
+function byHand(s: Situation): MaterialUse[] {
+  if (s.outline === 'straight' || s.resolved.noPrint || s.resolved.materials.some((m) => m.material === 'scissors')) return []
+  const share = { by: 'pair' as const, options: ['each' as const, 'pair' as const, 'table' as const] }
+  const stages = [s.resolved.stages.find((x) => x.id === 'trim')?.id ?? s.resolved.stages[0]!.id]
+  return [
+    { material: 'scissors', note: 'round the outline', basis: 'person', amount: figure(1, 'count', 'P'), stages, share, durable: true },
+  ]
+}
+
+/** What bags for home are made of, beside what is in them: each a tray or bag, each medium a lidded pot with its label. */
+function goingHome(s: Situation, home: HomeNeeds): MaterialUse[] {
+  if (home.people === 0) return []
+  const pots = s.resolved.materials.filter((m) => m.basis === 'area').reduce((sum, m) => sum + (home.materials[m.material] ?? 0), 0)
+  const last = [s.resolved.stages.findLast((x) => x.mayBe.includes('home'))!.id]
+  const line = (material: string, note: string, n: number): MaterialUse => ({
+    material,
+    note,
+    basis: 'room',
+    amount: figure(n, 'count', 'P'),
+    stages: last,
+  })
+  return [
+    ...(pots > 0 ? [line('pot', 'for the way home, labelled with product and cautions', pots)] : []),
+    line('home-tray', 'open, flat, a piece on each', home.people),
+    line('home-bag', 'for the things, with the sheet', home.people),
+  ]
 }
 
 /** In which sitting each stage is done: its coats leave medium in brush and cup once a sitting. Ahead is one of its own. */

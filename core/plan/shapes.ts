@@ -70,6 +70,8 @@ export interface Adults {
 export interface PrintPlan {
   widthMm: number
   heightMm: number
+  /** Pictures on each piece. */
+  each: number
   copies: number
   /** How sure so many copies make it that everybody has a good one; 1 with house pictures. */
   sure: number
@@ -147,6 +149,8 @@ export interface Plan {
   adults: Adults
   takeHome: TakeHomeSheet[]
   goesHome: PieceState
+  /** The states that a piece goes through in this plan, in order. */
+  states: PieceState[]
   findings: Finding[]
   decisions: Decision[]
   figures: Record<string, PlanFigure>

@@ -21,7 +21,7 @@ import {
   type RoomStation,
 } from '#core/recipe'
 import { extraMinutes, placeSessions, turnsOf, type PlacedSession, type Setting, type Turns } from '#core/sessions'
-import type { Hours, Zoned } from '#core/time'
+import { minutesBetween, type Hours, type Zoned } from '#core/time'
 import { showLength } from '#core/units'
 import { seatNames, allowed, type Allow, type Design, type Workshop } from '#core/workshop'
 import type { PlanInput } from './shapes'
@@ -66,6 +66,20 @@ const largePiece = figure(40_000, 'mm', 'E')
 const paleShare = 0.35
 const isPale = (w: Workshop): boolean => w.designs[0]!.picture?.pale ?? (w.pictures ?? []).some((p) => (p.pale ?? 0) >= paleShare)
 
+/** Places that are counted: as somebody said; heat tools as many as the kit brings. */
+function placesOf(w: Workshop, resolved: ResolvedRecipe): Record<string, number> {
+  const tools = resolved.materials.find((m) => m.material === 'heat-tool' || m.material === 'hair-dryer')
+  return { ...(tools?.basis === 'room' && { 'heat tool': tools.amount.value }), ...w.choices.stations }
+}
+
+/** When the last piece was really laid: what happened beats what was planned. */
+function lastLaid(w: Workshop): { laidAt?: string } {
+  const at = w.pieces
+    .flatMap((p) => p.laidAt ?? [])
+    .reduce<string | undefined>((a, b) => (a && minutesBetween(b, a) > 0 ? a : b), undefined)
+  return at ? { laidAt: at } : {}
+}
+
 export const hoursOf = (house: House): Hours => ({ week: house.hours, closedDays: house.closedDays, timeZone: house.timeZone })
 
 export function situate({ workshop, house, recipes = recipesOf(house), evidence = {}, now }: PlanInput): Situation {
@@ -104,7 +118,16 @@ export function situate({ workshop, house, recipes = recipesOf(house), evidence 
     outline: outlineOf(kind, design.outline),
     picture: pictureSize(kind, { widthMm: design.width.mm, heightMm: design.height.mm }),
     turns,
-    setting: { resolved, sessions, climate: house.climate, extraMin: extraMinutes(turns), figures },
+    setting: {
+      resolved,
+      sessions,
+      climate: house.climate,
+      extraMin: extraMinutes(turns),
+      figures,
+      people,
+      places: placesOf(workshop, resolved),
+      ...lastLaid(workshop),
+    },
     allow: allowed(workshop),
     printers: printersOf(house),
     recipes,

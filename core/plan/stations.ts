@@ -5,7 +5,7 @@ import type { Situation } from './situation'
 import { finding, remedy, type Find } from './ways'
 
 /** So many places may be brought at most before the way out stops being one. */
-const mostBrought = 12
+export const mostBrought = 12
 
 /** Places in the room against what the classes ask of them. Only stations whose count is said are judged; one person has a place
  *  at a time (E). A station that is not there is a stop, one that takes longer than the class a look; the way out is the fewest
@@ -22,7 +22,7 @@ function judge(s: Situation, plan: Plan, station: RoomStation): Finding[] {
     const values = { station: station.name, one: station.one, stage: here[0]!.name, session: session.number, have }
     if (have === 0) return [{ ...finding('station-missing', 'stop', 'room', values, [bring(s, station, have, 1)]), mark: 'E' as const }]
     const least = (n: number) => Math.ceil(plan.people / n) * each
-    if (least(have) <= session.minutes) return []
+    if (least(have) <= session.minutes || plan.split.loads.some((l) => l.sessionId === session.id && !l.fits)) return []
     const enough = Array.from({ length: mostBrought }, (_, i) => have + 1 + i).find((n) => least(n) <= session.minutes)
     return [
       {
@@ -39,7 +39,7 @@ function judge(s: Situation, plan: Plan, station: RoomStation): Finding[] {
   })
 }
 
-const bring = (s: Situation, station: RoomStation, have: number, to: number): Remedy =>
+export const bring = (s: Situation, station: RoomStation, have: number, to: number): Remedy =>
   remedy('bring-station', [change(s.workshop, inWorkshop.choices.stations, { ...s.workshop.choices.stations, [station.id]: to })], {
     more: to - have,
     what: to - have === 1 ? station.one : station.name,

@@ -21,7 +21,8 @@ function printSuits(s: Situation): Finding[] {
     ...s.picture,
     printers: s.printers,
   })
-  return found.map((x) => ({ ...finding(x.code, x.level, 'pictures', x.values, wayOut(s, x)), mark: x.mark }))
+  const printed = s.resolved.noPrint ? found.filter((x) => x.code === 'whites-wish') : found
+  return printed.map((x) => ({ ...finding(x.code, x.level, 'pictures', x.values, wayOut(s, x)), mark: x.mark }))
 }
 
 /** Each code's ways out, as data beside its code. */

@@ -29,7 +29,11 @@ export const knownChange = <F extends 'print' | 'picture'>(s: Situation, field: 
 
 export function takeMethod(s: Situation, id: string): Remedy {
   const to = latestRecipe(id, s.recipes)!
-  return remedy('take-method', [change(s.workshop, inDesign(s).recipe, { id: to.id, version: to.version })], {
+  const taken = [
+    change(s.workshop, inDesign(s).recipe, { id: to.id, version: to.version }),
+    ...(s.design.methodChosen ? [] : [change(s.workshop, inDesign(s).methodChosen, true)]),
+  ]
+  return remedy('take-method', taken, {
     method: to.name,
   })
 }

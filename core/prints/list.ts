@@ -33,14 +33,19 @@ export function printsOf(plan: Plan, workshop: Workshop, printable: Size): Print
     const mm = (n: number) => Number((n + border).toFixed(3))
     return { id, picture, participant, purpose, label, widthMm: mm(plan.print.widthMm), heightMm: mm(plan.print.heightMm) }
   }
+  if (plan.print.prints === 0) return []
   const samples = Array.from({ length: plan.samples.count }, (_, i) =>
     of(`sample-${i + 1}`, turn(i) ?? workshop.pictures?.[0] ?? null, null, 'sample', `Sample ${i + 1}`),
   )
-  const own = people.map((p, i) => {
-    const picture = pictureOf(workshop, p.id) ?? (standIn ? turn(i) : null)
-    const seat = plan.seats[p.id]!
-    return { ...of(p.id, picture, p.id, 'piece', p.name ?? seat), seat }
-  })
+  const each = plan.print.each
+  const own = people.flatMap((p, i) =>
+    Array.from({ length: each }, (_, n) => {
+      const picture = pictureOf(workshop, p.id) ?? (standIn ? turn(i * each + n) : null)
+      const seat = plan.seats[p.id]!
+      const label = each > 1 ? `${p.name ?? seat}, ${n + 1} of ${each}` : (p.name ?? seat)
+      return { ...of(n === 0 ? p.id : `${p.id}-${n + 1}`, picture, p.id, 'piece', label), seat }
+    }),
+  )
   const copies = own.flatMap((p) =>
     Array.from({ length: design.pictures === 'own' ? plan.print.copies - 1 : 0 }, (_, i): Print => ({
       ...p,

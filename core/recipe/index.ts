@@ -28,6 +28,7 @@ export {
   outlineOf,
   pictureSize,
   accordionStrip,
+  panelMm,
   woods,
   blankMaterial,
   blankSurface,

@@ -76,6 +76,8 @@ export interface PieceKind {
   /** Kept free around it on the shelf, at each side (E). */
   spacing: Figure
   goesHome: string
+  /** Pictures on each: the covers of a book have two. Left out, one. */
+  pictures?: number
   /** What the kind itself needs beside its method. */
   extras: MaterialUse[]
 }
@@ -100,9 +102,11 @@ export const pieceKinds: PieceKind[] = [
   { ...base, id: 'card', name: 'card', plural: 'cards', materials: ['card', 'smooth-paper', 'mat-board', 'glossy-paper'], widthMm: 127, heightMm: 88.9, thicknessMm: 1, recipe: 'tape-film', goesHome: 'an envelope' },
   { ...base, id: 'page', name: 'journal page', plural: 'journal pages', materials: ['journal', 'kraft', 'smooth-paper'], widthMm: 127, heightMm: 177.8, thicknessMm: 1, recipe: 'gesso-ground', dries: 'open, a spare sheet under the page', goesHome: 'a tray' },
   { ...base, outlines: cutOut, id: 'stickers', name: 'sticker', plural: 'stickers', materials: ['paper'], widthMm: 60, heightMm: 44, thicknessMm: 1, recipe: 'tape-film', dries: 'sticky side up', goesHome: 'an envelope' },
-  { ...base, form: 'object', id: 'accordion', name: 'accordion book', plural: 'accordion books', materials: ['canvas', 'muslin'], widthMm: 101.6, heightMm: 101.6, thicknessMm: 12, measure: { by: 'panels', border: figure(3.175, 'mm', 'P'), usual: figure(8, 'count', 'E') }, widthName: 'Cover width', heightName: 'Cover height', recipe: 'gesso-ground', extras: [
-    { material: 'book-strip', note: 'folded, an even number of panels', basis: 'panels', amount: figure(1, 'count', 'P'), stages: ['print'] },
-    { material: 'cover-board', note: 'front and back', basis: 'blank', amount: figure(2, 'count', 'P'), stages: ['print'] },
+  { ...base, form: 'object', id: 'accordion', name: 'accordion book', plural: 'accordion books', materials: ['canvas', 'muslin'], widthMm: 101.6, heightMm: 101.6, thicknessMm: 12, measure: { by: 'panels', border: figure(3.175, 'mm', 'P'), usual: figure(6, 'count', 'P') }, widthName: 'Cover width', heightName: 'Cover height', recipe: 'gesso-ground', pictures: 2, extras: [
+    { material: 'book-strip', note: 'plain paper, folded, an even number of panels', basis: 'panels', amount: figure(1, 'count', 'P'), stages: ['coat'] },
+    { material: 'cover-board', note: 'front and back', basis: 'blank', amount: figure(2, 'count', 'P'), stages: ['coat'] },
+    { material: 'glue-stick', note: 'holds the folded strip', basis: 'person', amount: figure(1, 'count', 'E'), stages: ['coat'], share: { by: 'pair', options: ['each', 'pair', 'table'] } },
+    { material: 'closing-band', note: 'round the closed book', basis: 'length', per: 'piece', amount: figure(350, 'mm', 'E'), stages: ['coat'] },
   ] },
   { ...base, outlines: ['straight', 'round', 'stone'], form: 'object', id: 'custom', name: 'piece', plural: 'pieces', materials: woods.map((w) => w.id), widthMm: 127, heightMm: 127, thicknessMm: 6, recipe: 'medium-transfer' },
 ]
@@ -113,19 +117,19 @@ export const outlineOf = (kind: PieceKind, chosen: Outline | undefined): Outline
 
 export const pieceKind = (id: string): PieceKind => pieceKinds.find((k) => k.id === id) ?? pieceKinds[0]!
 
-/** The picture's size in mm, from what was measured. A candle is wrapped once: pi x diameter + overlap. An accordion panel is
- *  the cover less its border at both sides. Only the flat part of a stone takes a picture. */
+/** The picture's size in mm, from what was measured. A candle is wrapped once: pi x diameter + overlap. The
+ *  picture of an accordion book is on its covers. Only the flat part of a stone takes a picture. */
 export function pictureSize(kind: PieceKind, measured: { widthMm: number; heightMm: number }): { widthMm: number; heightMm: number } {
   const { measure } = kind
   const at = (widthMm: number, heightMm: number) => ({ widthMm: Number(widthMm.toFixed(3)), heightMm: Number(heightMm.toFixed(3)) })
   if (measure.by === 'flat') return at(measured.widthMm * measure.share.value, measured.heightMm * measure.share.value)
   if (measure.by === 'wrap') return at(Math.PI * measured.widthMm + measure.overlap.value, measured.heightMm)
-  if (measure.by === 'panels') {
-    const less = (mm: number) => Math.max(1, mm - 2 * measure.border.value)
-    return at(less(measured.widthMm), less(measured.heightMm))
-  }
   return at(measured.widthMm, measured.heightMm)
 }
+
+/** A panel of an accordion book, mm: its cover less the border at both sides. */
+export const panelMm = (kind: PieceKind, coverMm: number): number =>
+  kind.measure.by === 'panels' ? Math.max(1, coverMm - 2 * kind.measure.border.value) : coverMm
 
 /** The folded strip of an accordion book in mm: an even number of panels side by side. */
 export const accordionStrip = (panelMm: number, panels: number): { panels: number; lengthMm: number } => {

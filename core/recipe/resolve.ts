@@ -22,6 +22,8 @@ export interface ResolvedRecipe {
   rounds: number
   print: Recipe['print'] & { smearTest: boolean; mirrorOnlyLettering: boolean }
   whites: Whites
+  /** Nothing goes through a printer. */
+  noPrint: boolean
   /** Width of the clear film, where the kit counts in strips. */
   tapeWidth: Figure
 }
@@ -67,7 +69,7 @@ export function resolveRecipe(
     recipe,
     chosen,
     stages,
-    materials: recipe.materials
+    materials: [...recipe.materials, ...all('add-material').map((e) => e.use)]
       .filter((m) => (!m.optional || wanted.has(m.material)) && !unwanted.has(m.material) && m.stages.some((s) => done.has(s)))
       .map((m) => withFilms(m, done, all('exclude-film'), all('coats'))),
     ...(recipe.cure && { cure: { minimum: recipe.cure.minimum, recommended: recommended ?? recipe.cure.recommended } }),
@@ -75,6 +77,7 @@ export function resolveRecipe(
     surface: bare === 'stone' ? bare : (all('surface').at(-1)?.surface ?? bare),
     rounds,
     print: printOf(recipe, all('print').at(-1), effects),
+    noPrint: all('no-print').length > 0,
     whites: all('whites').at(-1)?.whites ?? recipe.whites,
     tapeWidth: all('tape').at(-1)?.width ?? tapeWidth,
   }

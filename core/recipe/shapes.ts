@@ -105,6 +105,10 @@ export type Effect =
   | { kind: 'home-step'; stage: string; step: HomeStep }
   | { kind: 'lag'; stage: string; least?: Figure; most?: Figure }
   | { kind: 'cues'; stage: string; pass: string; fail: string }
+  /** A line of the kit more. */
+  | { kind: 'add-material'; use: MaterialUse }
+  /** Pictures come without a printer. */
+  | { kind: 'no-print' }
   /** Done only in this place. */
   | { kind: 'place'; stage: string; place: Place }
   /** No longer what ends a state of the piece. */

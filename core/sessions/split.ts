@@ -1,7 +1,7 @@
 import { cure, type Cure } from '#core/cure'
 import type { Figures } from '#core/figures'
 import type { Place, PieceState, ResolvedRecipe, Stage } from '#core/recipe'
-import { minutesBetween } from '#core/time'
+import { minutesBetween, type Zoned } from '#core/time'
 import type { PlacedSession } from './place'
 
 /** Where each stage is done: "ahead", a session's id or "home". */
@@ -9,7 +9,7 @@ export type Split = Record<string, string>
 
 export interface SessionLoad {
   sessionId: string
-  stages: { id: string; name: string; minutes: number; attended: boolean; wait: number; turns: number }[]
+  stages: { id: string; name: string; minutes: number; attended: boolean; wait: number; turns: number; queue: number }[]
   showMin: number
   neededMin: number
   availableMin: number
@@ -42,6 +42,11 @@ export interface Setting {
   climate: { celsius: number; humidityPct: number }
   extraMin?: Record<string, number>
   figures: Figures
+  /** How many work, and places by station, where they are counted: what a stage there takes at the least. */
+  people: number
+  places: Readonly<Record<string, number>>
+  /** When the last of the pieces was really laid. */
+  laidAt?: Zoned
 }
 
 const placeKind = (place: string): Place => (place === 'ahead' || place === 'home' ? place : 'session')
@@ -128,7 +133,7 @@ export function judgeSplit(split: Split, setting: Setting): Judged {
   }
 }
 
-function load(session: PlacedSession, split: Split, { resolved, extraMin, figures }: Setting): SessionLoad {
+function load(session: PlacedSession, split: Split, { resolved, extraMin, figures, people, places }: Setting): SessionLoad {
   const mine = resolved.stages.filter((s) => split[s.id] === session.id)
   const stages = mine.map((s, i) => {
     const next = mine[i + 1]
@@ -139,16 +144,29 @@ function load(session: PlacedSession, split: Split, { resolved, extraMin, figure
       attended: s.attended,
       wait: next && s.then ? s.then.least.value : 0,
       turns: extraMin?.[s.id] ?? 0,
+      queue: Math.max(0, queueMin(s, people, places) - (extraMin?.[s.id] ?? 0)),
     }
   })
   const showMin = stages.length ? resolved.recipe.show.value : 0
   const neededMin = stages.length
-    ? figures('set-up').value + showMin + stages.reduce((sum, s) => sum + s.minutes + s.wait + s.turns, 0) + figures('clean-up').value
+    ? figures('set-up').value +
+      showMin +
+      stages.reduce((sum, s) => sum + s.minutes + s.wait + s.turns + s.queue, 0) +
+      figures('clean-up').value
     : 0
   return { sessionId: session.id, stages, showMin, neededMin, availableMin: session.minutes, fits: neededMin <= session.minutes }
 }
 
-function waits(split: Split, { resolved, sessions, climate, figures }: Setting): { problems: LagProblem[]; cured?: Judged['cure'] } {
+/** What everybody's turn at so many places adds to one turn: nothing where places are not counted, or enough. */
+function queueMin(s: Stage, people: number, places: Readonly<Record<string, number>>): number {
+  const n = s.station === undefined ? undefined : places[s.station]
+  return n && s.attended ? (Math.ceil(people / n) - 1) * s.minutes.value : 0
+}
+
+function waits(
+  split: Split,
+  { resolved, sessions, climate, figures, laidAt }: Setting,
+): { problems: LagProblem[]; cured?: Judged['cure'] } {
   const problems: LagProblem[] = []
   let cured: Judged['cure']
   resolved.stages.forEach((s, i) => {
@@ -162,7 +180,10 @@ function waits(split: Split, { resolved, sessions, climate, figures }: Setting):
     if (!a || !b) return
     if (s.then.cures && resolved.cure) {
       const minutes = { minimumMin: resolved.cure.minimum.value, recommendedMin: resolved.cure.recommended.value }
-      const c = cure({ laidAt: a.to, rubAt: b.from, ...minutes, climate, coat: resolved.coat, surface: resolved.surface }, figures)
+      const c = cure(
+        { laidAt: laidAt ?? a.to, rubAt: b.from, ...minutes, climate, coat: resolved.coat, surface: resolved.surface },
+        figures,
+      )
       cured = { ...c, laidIn: a.id, rubIn: b.id }
       if (c.verdict !== 'ready')
         problems.push({ kind: c.verdict === 'risky' ? 'risky' : 'too-soon', after: s.id, before: next.id, sessionId: b.id })

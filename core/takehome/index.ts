@@ -1,1 +1,2 @@
-export { takeHomeSheets, homeGroups, type TakeHomeSheet, type HomeGroup, type TakeHomeInput } from './takehome'
+export { type HomeNeeds } from './takehome'
+export { homeNeeds, takeHomeSheets, homeGroups, type TakeHomeSheet, type HomeGroup, type TakeHomeInput } from './takehome'

@@ -2,7 +2,8 @@ import { cure } from '#core/cure'
 import { weakest, type Mark } from '#core/reasons'
 import { cautions, pieceStates, type Fault, type HomeStep, type PieceState, type ResolvedRecipe } from '#core/recipe'
 import type { Judged, PlacedSession } from '#core/sessions'
-import { minutesBetween, roundUpToHour, type Zoned } from '#core/time'
+import type { Figures } from '#core/figures'
+import { minutesBetween, roundUpToHour, wakingFrom, type Hours, type Zoned } from '#core/time'
 import type { Participant, Piece } from '#core/workshop'
 
 /** The states in which pieces go home, in the order of the work. */
@@ -33,6 +34,8 @@ export interface TakeHomeSheet {
   chain: PieceState[]
   done: number
   bag: string[]
+  /** The materials in it, by id. */
+  things: string[]
   faults: Fault[]
   cautions: string[]
   care: string[]
@@ -45,6 +48,8 @@ export interface TakeHomeInput {
   judged: Judged
   sessions: readonly PlacedSession[]
   climate: { celsius: number; humidityPct: number }
+  hours: Hours
+  figures: Figures
   pieceName: string
   now: Zoned
   kind: string
@@ -64,6 +69,20 @@ export function takeHomeSheets(input: TakeHomeInput): TakeHomeSheet[] {
   return [...i.participants].sort((a, b) => a.seat - b.seat).map((p) => sheet(p, i))
 }
 
+/** What somebody who works at home needs and takes along, by material, and how many do. */
+export interface HomeNeeds {
+  people: number
+  materials: Record<string, number>
+}
+
+/** What goes home in bags, from the sheets: how many take work home, and each thing that their stages ask for. */
+export function homeNeeds(sheets: readonly TakeHomeSheet[]): HomeNeeds {
+  const materials: Record<string, number> = {}
+  const working = sheets.filter((s) => s.things.length > 0)
+  for (const s of working) for (const m of s.things) materials[m] = (materials[m] ?? 0) + 1
+  return { people: working.length, materials }
+}
+
 /** The input, with the ready times of each laid time worked out once. */
 type Sheeting = TakeHomeInput & { readyFrom: (at: Zoned) => TakeHomeSheet['ready'] }
 
@@ -75,6 +94,13 @@ function sheet(p: Participant, i: Sheeting): TakeHomeSheet {
   const steps = left.flatMap((s) => (s.home ? [s.home] : []))
   const ready = group === 'rub-at-home' ? whenReady(own?.laidAt ?? laidAt(p, i), i) : undefined
   const chain = statesOf(i.resolved)
+  const things =
+    group === 'not-laid'
+      ? []
+      : thingsFor(
+          left.map((x) => x.id),
+          i,
+        )
   return {
     participant: p.id,
     name: p.name,
@@ -86,13 +112,8 @@ function sheet(p: Participant, i: Sheeting): TakeHomeSheet {
     steps,
     chain,
     done: chain.filter((s) => rank(s) <= rank(state)).length,
-    bag:
-      group === 'not-laid'
-        ? []
-        : bag(
-            left.map((s) => s.id),
-            i,
-          ),
+    bag: group === 'not-laid' ? [] : [`Your ${i.pieceName}`, ...new Set(things.map((m) => m.bag!))],
+    things: things.map((m) => m.material),
     faults: steps.length > 0 ? i.resolved.recipe.faults : [],
     cautions: [
       ...cautionLines(
@@ -169,19 +190,22 @@ function readyTimes(at: Zoned, i: TakeHomeInput): TakeHomeSheet['ready'] {
   const limits = i.resolved.cure
   if (!limits) return undefined
   const { minimum, recommended } = limits
-  const c = cure({
-    laidAt: at,
-    rubAt: at,
-    minimumMin: minimum.value,
-    recommendedMin: recommended.value,
-    climate: i.climate,
-    coat: i.resolved.coat,
-    surface: i.resolved.surface,
-  })
+  const c = cure(
+    {
+      laidAt: at,
+      rubAt: at,
+      minimumMin: minimum.value,
+      recommendedMin: recommended.value,
+      climate: i.climate,
+      coat: i.resolved.coat,
+      surface: i.resolved.surface,
+    },
+    i.figures,
+  )
   return {
     laidAt: at,
     recommendedAt: c.recommendedAt,
-    tellAt: roundUpToHour(c.recommendedAt),
+    tellAt: wakingFrom(roundUpToHour(c.recommendedAt), i.hours),
     neverBefore: c.earliestAt,
     recommendedMin: c.recommendedMin,
     requiredMin: c.requiredMin,
@@ -189,14 +213,14 @@ function readyTimes(at: Zoned, i: TakeHomeInput): TakeHomeSheet['ready'] {
   }
 }
 
-function bag(stagesAtHome: string[], i: TakeHomeInput): string[] {
-  const things = i.resolved.materials.filter(
+/** What the bag holds for these stages. */
+function thingsFor(stagesAtHome: readonly string[], i: TakeHomeInput): ResolvedRecipe['materials'] {
+  return i.resolved.materials.filter(
     (m) =>
       m.bag &&
       (!m.onlyFor || m.onlyFor.includes(i.kind)) &&
       (m.basis === 'print' ? stagesAtHome.length > 0 : m.stages.some((s) => stagesAtHome.includes(s))),
   )
-  return [`Your ${i.pieceName}`, ...new Set(things.map((m) => m.bag!))]
 }
 
 function cautionLines(ids: (keyof typeof cautions)[], p: Participant, works: boolean): string[] {

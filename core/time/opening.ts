@@ -1,4 +1,4 @@
-import { minutesBetween, type Zoned } from './instant'
+import { minutesBetween, readInstant, type Zoned } from './instant'
 import { addDays, dateOf, placeLocal, weekdayOf } from './local'
 
 export const weekdays = ['mon', 'tue', 'wed', 'thu', 'fri', 'sat', 'sun'] as const
@@ -46,4 +46,15 @@ export function openSpans(from: Zoned, to: Zoned, hours: Hours): Span[] {
     if (span) spans.push(span)
   }
   return spans
+}
+
+/** A moment as people are told it: by day the moment itself; by night (from 10 in the evening to 8) the next opening or 8 in the
+ *  morning, whichever comes first. */
+export function wakingFrom(at: Zoned, hours: Hours): Zoned {
+  const { hour, minute } = readInstant(at)
+  if ((hour >= 8 && hour < 22) || (hour === 22 && minute === 0)) return at
+  const date = hour >= 8 ? addDays(dateOf(at), 1) : dateOf(at)
+  const eight = placeLocal({ date, time: '08:00' }, hours.timeZone).at
+  const opening = spanOf(date, hours)?.from
+  return opening && minutesBetween(opening, eight) > 0 && minutesBetween(at, opening) >= 0 ? opening : eight
 }

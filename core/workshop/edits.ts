@@ -153,14 +153,22 @@ function usualAge(people: readonly Participant[]): AgeBand {
   return people.length === 0 ? 'adult' : ageBands[counts.indexOf(Math.max(...counts))]!
 }
 
-/** Moves one person between age bands so that `band` has one more or less; unnamed people from the fullest other band first. */
-export function withAges(workshop: Workshop, band: AgeBand, by: 1 | -1): Change[] {
-  const people = workshop.group.participants
-  const others = ageBands
-    .filter((b) => b !== band)
-    .sort((a, b) => people.filter((p) => p.age === b).length - people.filter((p) => p.age === a).length)
-  const from = by > 0 ? others[0]! : band
-  const to = by > 0 ? band : others[0]!
-  const who = people.filter((p) => p.age === from).sort((a, b) => Number(a.name !== null) - Number(b.name !== null) || b.seat - a.seat)[0]
-  return who ? [change(workshop, inWorkshop.group.participants(who.id).age, to)] : []
+/** Makes an age band so large. People come from bands that nobody has set yet, adults first, never from one that was set; unnamed
+ *  people first. Fewer go back to where nobody has set, adults first. What cannot be says how many can. */
+export function setAges(workshop: Workshop, band: AgeBand, to: number): { changes: Change[] } | { most: number } {
+  const { participants, agesSet = [] } = workshop.group
+  const open = [...ageBands].reverse().filter((b) => b !== band && !agesSet.includes(b))
+  const here = participants.filter((p) => p.age === band)
+  const movable = (from: readonly Participant[]) =>
+    [...from].sort((a, b) => Number(a.name !== null) - Number(b.name !== null) || b.seat - a.seat)
+  const come = open.flatMap((b) => movable(participants.filter((p) => p.age === b)))
+  if (to > here.length + come.length) return { most: here.length + come.length }
+  const moved: [Participant, AgeBand][] =
+    to >= here.length
+      ? come.slice(0, to - here.length).map((p) => [p, band])
+      : movable(here)
+          .slice(0, here.length - to)
+          .map((p) => [p, open[0] ?? 'adult'])
+  const noted = agesSet.includes(band) ? [] : [change(workshop, inWorkshop.group.agesSet, [...agesSet, band])]
+  return { changes: [...moved.map(([p, age]) => change(workshop, inWorkshop.group.participants(p.id).age, age)), ...noted] }
 }

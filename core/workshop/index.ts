@@ -20,6 +20,6 @@ export {
 } from './command'
 export { below, change, changed, inHouse, inWorkshop, pathText, type Path, type Paths } from './paths'
 export { moveSession } from './move'
-export { again, freeSeats, brokenBetween, seated, seatNames, setHeadcount, takeAlong, undoing, withAges, type Edit } from './edits'
+export { again, freeSeats, brokenBetween, seated, seatNames, setHeadcount, takeAlong, setAges, undoing, type Edit } from './edits'
 export { copyOf } from './copy'
 export { arrange, nextStart, summaryOf, type Summary } from './summary'

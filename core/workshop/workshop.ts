@@ -97,6 +97,8 @@ const design = v.object({
   ),
   /** Boxes of the picture that no seam may cross, in mm from its lower left corner. */
   keepClear: v.optional(v.pipe(v.array(keepClearBox), v.maxLength(20, 'more than 20 boxes | Draw 20 or fewer.'))),
+  /** A person chose the method: another kind of piece keeps it as long as it takes it. */
+  methodChosen: v.optional(v.boolean()),
   /** What the whites should become; left out, anything will do. */
   whites: v.optional(v.picklist(whitesBecome)),
 })
@@ -141,6 +143,8 @@ export const workshopShape = v.pipe(
     group: v.object({
       tables: v.nullable(count(1, limits.tables)),
       helpers: count(0, limits.helpers),
+      /** Age bands that somebody has set: other bands take nobody from them. */
+      agesSet: v.optional(v.pipe(v.array(v.picklist(ageBands)), v.maxLength(ageBands.length))),
       participants: v.pipe(
         v.array(remembered(participant)),
         v.maxLength(limits.people, `more than ${limits.people} people | Plan two workshops.`),

@@ -59,6 +59,9 @@ const counts = computed(() => {
   return all
 })
 
+/** The states that the open workshop's method has, and those that a piece is in all the same; all of them where none is open. */
+const states = computed(() => pieceStates.filter((s) => !plan.value || plan.value.states.includes(s) || counts.value[s] > 0))
+
 function dark(on: boolean) {
   theme.change(on ? 'proofDark' : 'proof')
   document.documentElement.dataset['theme'] = on ? 'dark' : 'light'
@@ -144,7 +147,13 @@ watch([() => workshop.value?.title, () => route.name], ([title]) => (document.ti
         <i v-for="n in 5" :key="n" class="ghost" />
       </main>
     </div>
-    <ControlStrip v-if="desk.ready" :counts="counts" :words="plan?.recipe.words ?? {}" :house="house ?? desk.houseList[0]" />
+    <ControlStrip
+      v-if="desk.ready"
+      :counts="counts"
+      :states="states"
+      :words="plan?.recipe.words ?? {}"
+      :house="house ?? desk.houseList[0]"
+    />
     <KeySheet v-if="keys" v-model="keys" />
     <NameSheet v-if="desk.ready && !desk.actor" />
   </v-app>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, onBeforeUnmount, onMounted, ref } from 'vue'
-import { pieceStates, type PieceState, type Recipe } from '#core/recipe'
+import type { PieceState, Recipe } from '#core/recipe'
 import { sayShortDay, sayClock, inZone } from '#core/time'
 import { clockOf, type House } from '#core/house'
 import { stateWord } from '#core/phrases'
@@ -9,7 +9,12 @@ import { useDesk } from './desk'
 import { unkeptCount } from './queue'
 
 /** The ramp with live counts at the foot of every view, and whether everything is saved. */
-const props = defineProps<{ counts: Record<PieceState, number>; words: Recipe['words']; house: House | undefined }>()
+const props = defineProps<{
+  counts: Record<PieceState, number>
+  states: readonly PieceState[]
+  words: Recipe['words']
+  house: House | undefined
+}>()
 const desk = useDesk()
 const status = computed(() => {
   const unkept = unkeptCount.value ? ': keep this page open, the browser has no room for them' : ''
@@ -29,9 +34,9 @@ onBeforeUnmount(() => tell.disconnect())
 </script>
 <template>
   <footer ref="strip" class="strip no-print">
-    <div class="ramp" aria-hidden="true"><i v-for="s in pieceStates" :key="s" :class="s" /></div>
+    <div class="ramp" aria-hidden="true"><i v-for="s in states" :key="s" :class="s" /></div>
     <ul aria-label="Pieces by state">
-      <li v-for="s in pieceStates" :key="s" :class="{ none: counts[s] === 0 }">
+      <li v-for="s in states" :key="s" :class="{ none: counts[s] === 0 }">
         <PieceToken :state="s" :size="24" /> {{ stateWord(s, words) }} <strong>{{ counts[s] }}</strong>
       </li>
     </ul>

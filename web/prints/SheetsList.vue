@@ -69,14 +69,17 @@ const pdf = (more = '') => `/api/workshops/${props.workshop}/prints.pdf?steps=${
 <template>
   <p class="many">{{ sheets.length }} {{ sheets.length === 1 ? 'sheet' : 'sheets' }}</p>
   <p>
-    <b v-if="sheets.length">{{ fewest ? 'No fewer are possible.' : `At least ${layout.lowerBound}.` }}</b>{{ ' '
+    <b v-if="sheets.length">{{
+      share < 1 ? `${layout.lowerBound} at the least.` : fewest ? 'No fewer are possible.' : `At least ${layout.lowerBound}.`
+    }}</b>{{ ' '
     }}<span class="two small"
       >{{ prints.length }} prints and their gutters fill {{ layout.fills.toFixed(1)
       }}{{ layout.wholeLeft > 0.2 ? `; ${Math.round(layout.wholeLeft * 100)} % of the last stays whole` : '' }}.</span
     >
   </p>
   <div v-if="share < 1" class="small progress" role="status">
-    <span class="steps"><i v-for="n in 20" :key="n" :class="{ on: n <= share * 20 }" /></span> looking for fewer
+    <span class="steps"><i v-for="n in 20" :key="n" :class="{ on: n <= share * 20 }" /></span>
+    {{ fewest ? 'leaving more of the last sheet whole' : 'looking for fewer' }}
     <v-btn @click="$emit('stop')">Stop and keep</v-btn>
   </div>
   <v-virtual-scroll v-if="rows.length" ref="scroller" class="thumbs" :items="rows" :item-height="rowPx" :max-height="430">

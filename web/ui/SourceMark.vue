@@ -1,7 +1,11 @@
 <script setup lang="ts">
 import type { Mark } from '#core/reasons'
 defineProps<{ mark: Mark }>()
-const words: Record<Mark, string> = { P: 'practitioners agree', E: 'our estimate, you may edit it', Y: 'yours: set or measured in this house' }
+const words: Record<Mark, string> = {
+  P: 'practitioners agree',
+  E: 'our estimate, you may edit it',
+  Y: 'yours: set or measured in this house',
+}
 </script>
 <template>
   <span class="mark" :class="mark" :title="words[mark]"

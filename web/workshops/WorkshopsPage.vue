@@ -2,7 +2,7 @@
 import { uuidv7 } from 'uuidv7'
 import { computed, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
-import { addMinutes, inZone, minutesBetween, placeLocal, roundUpToHour, sayClock, sayDay, sayShortDay } from '#core/time'
+import { inZone, minutesBetween, placeLocal, roundUpToHour, sayClock, sayDay, sayShortDay } from '#core/time'
 import { clockOf } from '#core/house'
 import { sayMinutes } from '#core/phrases'
 import { arrange, changed, copyOf, inWorkshop, newWorkshop, type Summary, type Workshop } from '#core/workshop'
@@ -104,18 +104,15 @@ const shelf = computed(() => {
   const pieces = n.w.pieces.filter((p) => p.state !== 'to-print' && p.state !== 'printed' && p.state !== 'sealed')
   return { pieces, free: Math.max(0, n.plan.shelf.capacity - pieces.length), capacity: n.plan.shelf.capacity }
 })
+/** When what lies there may be rubbed: the same times as everywhere else, from what was really laid. */
 const shelfTimes = computed(() => {
   const n = next.value
-  const first = [...(shelf.value?.pieces ?? [])].filter((p) => p.laidAt).sort((a, b) => minutesBetween(a.laidAt!, b.laidAt!))[0]
-  if (!n || !first?.laidAt || !n.plan.figures['cure-least']) return undefined
-  const min = (k: string) => Number(n.plan.figures[k]!.value)
-  return { laid: first.laidAt, ...readyFrom(first.laidAt, min('cure-least'), min('cure-better')) }
+  const cure = n?.plan.split.cure
+  const laid = [...(shelf.value?.pieces ?? [])].flatMap((p) => p.laidAt ?? []).sort((a, b) => minutesBetween(a, b))[0]
+  const told = n?.plan.takeHome.find((t) => t.ready && t.known)?.ready ?? n?.plan.takeHome.find((t) => t.ready)?.ready
+  if (!n || !cure || !laid) return undefined
+  return { laid, earliest: n.say.at(cure.earliestAt), better: n.say.at(told?.tellAt ?? roundUpToHour(cure.recommendedAt)) }
 })
-function readyFrom(laid: string, least: number, better: number) {
-  const n = next.value!
-  const at = (m: number) => n.say.at(addMinutes(laid, m))
-  return { earliest: at(least), better: n.say.at(roundUpToHour(addMinutes(laid, better))) }
-}
 function create(w: Workshop, label: string) {
   desk.act({ kind: 'create', label, subject: { kind: 'workshop', id: w.id }, changes: [changed(inWorkshop, null, w)] })
   void router.push(`/w/${w.id}/bench/group`)

@@ -1,5 +1,4 @@
 import { figure } from '#core/reasons'
-import { hazeSchool } from '../schools'
 import type { Recipe } from '../shapes'
 
 /** Tape film: clear tape takes the toner, the paper is soaked and rubbed off, the clear film is stuck on. */
@@ -136,7 +135,6 @@ export const tapeFilm: Recipe = {
         ] },
       ],
     },
-    hazeSchool,
     {
       id: 'wetting', question: 'Wet it by', default: 'soak', why: 'The film itself minds no water.',
       options: [

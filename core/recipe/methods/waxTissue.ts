@@ -25,6 +25,11 @@ export const waxTissue: Recipe = {
       pass: 'Reads right, not mirrored; dry.', fail: 'Torn or smeared tissue.', cautions: [],
     },
     {
+      id: 'stamp', name: 'Stamp the tissue', mayStop: true, makes: 'printed', attended: true, minutes: figure(10, 'min', 'E'), station: 'table', mayBe: ['session'], optional: true,
+      pass: 'Even ink, dry to the touch.', fail: 'A second pull without ink is paler; wet ink smears in the wrap.', cautions: [],
+      then: { least: figure(3, 'min', 'E'), why: 'Ink dries before the tissue is cut and wrapped.' },
+    },
+    {
       id: 'trim', name: 'Cut to the outline', mayStop: true, attended: true, minutes: figure(6, 'min', 'E'), station: 'table', mayBe: ['session', 'ahead'],
       pass: 'Close to the picture, no wide rim, overlaps trimmed.', fail: 'A wide rim: it shows longer.', cautions: ['scissors'],
     },
@@ -50,7 +55,7 @@ export const waxTissue: Recipe = {
     { material: 'glue-stick', note: 'at the carrier’s rim', basis: 'room', amount: figure(1, 'count', 'E'), stages: ['carrier'] },
     { material: 'scissors', note: '', basis: 'person', amount: figure(1, 'count', 'P'), stages: ['trim'], share: { by: 'pair', options: ['each', 'pair', 'table', 'stagger'] }, durable: true },
     { material: 'wax-paper', note: 'or greaseproof', basis: 'length', per: 'blank', amount: figure(350, 'mm', 'E'), stages: ['wrap', 'warm'] },
-    { material: 'heat-tool', note: 'or hair dryer; an adult at each', basis: 'room', amount: figure(2, 'count', 'E'), stages: ['warm'], durable: true },
+    { material: 'heat-tool', note: 'an adult at each', basis: 'room', amount: figure(2, 'count', 'E'), stages: ['warm'], durable: true },
     { material: 'towel', note: 'round the holding hand', basis: 'room', amount: figure(2, 'count', 'E'), stages: ['warm'], durable: true },
     { material: 'mat', note: 'to roll a warm candle on', basis: 'room', amount: figure(2, 'count', 'E'), stages: ['warm'], durable: true },
     { material: 'table-cover', note: 'one a table', basis: 'table', amount: figure(1, 'count', 'P'), stages: ['trim'], durable: true },
@@ -61,8 +66,12 @@ export const waxTissue: Recipe = {
       options: [
         { id: 'printed', name: 'printed', believes: 'Tissue round a carrier sheet goes through the printer.', effects: [] },
         { id: 'stamped', name: 'stamped', believes: 'No printer: everybody stamps their own in class.', effects: [
-          { kind: 'exclude-stage', stage: 'carrier' }, { kind: 'minutes', stage: 'trim', figure: figure(12, 'min', 'E') },
-          { kind: 'cues', stage: 'trim', pass: 'Stamped dry, cut close to the picture.', fail: 'Wet ink: it smears in the wrap.' },
+          { kind: 'no-print' }, { kind: 'exclude-stage', stage: 'carrier' }, { kind: 'exclude-stage', stage: 'print' }, { kind: 'include-stage', stage: 'stamp' },
+          { kind: 'exclude-material', material: 'print' }, { kind: 'exclude-material', material: 'tissue' }, { kind: 'exclude-material', material: 'glue-stick' },
+          { kind: 'add-material', use: { material: 'tissue-sheet', note: 'white, plain; a quarter sheet each, to try and to keep', basis: 'person', amount: figure(0.5, 'count', 'E'), stages: ['stamp'] } },
+          { kind: 'add-material', use: { material: 'stamp', note: 'shared about the table', basis: 'person', amount: figure(1, 'count', 'E'), stages: ['stamp'], share: { by: 'pair', options: ['each', 'pair', 'table'] }, durable: true } },
+          { kind: 'add-material', use: { material: 'ink-pad', note: 'water-based', basis: 'person', amount: figure(1, 'count', 'E'), stages: ['stamp'], share: { by: 'pair', options: ['each', 'pair', 'table'] }, durable: true } },
+          { kind: 'add-material', use: { material: 'dauber', note: 'for colour between the lines', basis: 'person', amount: figure(1, 'count', 'E'), stages: ['stamp'], share: { by: 'pair', options: ['each', 'pair', 'table'] }, durable: true } },
         ] },
       ],
     },
@@ -77,7 +86,7 @@ export const waxTissue: Recipe = {
       id: 'heat-by', question: 'Heat by', default: 'heat tool', why: 'Melts a narrow section at once.',
       options: [
         { id: 'heat tool', name: 'heat tool', believes: 'Quick; always moving.', effects: [] },
-        { id: 'hair dryer', name: 'hair dryer', believes: 'Gentler and slower; at hand in every house.', effects: [{ kind: 'minutes', stage: 'warm', figure: figure(9, 'min', 'E') }] },
+        { id: 'hair dryer', name: 'hair dryer', believes: 'Gentler and slower; at hand in every house.', effects: [{ kind: 'exclude-material', material: 'heat-tool' }, { kind: 'add-material', use: { material: 'hair-dryer', note: 'an adult at each', basis: 'room', amount: figure(2, 'count', 'E'), stages: ['warm'], durable: true } }, { kind: 'minutes', stage: 'warm', figure: figure(9, 'min', 'E') }] },
       ],
     },
   ],

@@ -2,7 +2,7 @@
 import { computed, ref } from 'vue'
 import { ageBands, mayTouch, type AgeBand, type Hazard } from '#core/recipe'
 import { ageName, seatOf } from '#core/phrases'
-import { changed, drawings, inWorkshop, seated, withAges, type Participant } from '#core/workshop'
+import { changed, drawings, inWorkshop, seated, setAges, type Participant } from '#core/workshop'
 import SegmentChoice from '../../ui/SegmentChoice.vue'
 import StepField from '../../ui/StepField.vue'
 import VerdictShape from '../../ui/VerdictShape.vue'
@@ -23,25 +23,15 @@ const hazards: { id: Hazard; name: string }[] = [
   { id: 'blade', name: 'Blade' },
 ]
 const used = computed(() => new Set(plan.value.adults.atHazards.map((h) => h.hazard)))
+const ageProblem = ref('')
 const age = (band: AgeBand, to: number) => {
-  let doc = w.value
-  const by = to > count(band) ? 1 : -1
-  const changes = []
-  for (let n = count(band); n !== to; n += by) {
-    const step = withAges(doc, band, by)
-    if (!step.length) break
-    changes.push(...step)
-    doc = {
-      ...doc,
-      group: {
-        ...doc.group,
-        participants: doc.group.participants.map((p) =>
-          step[0]!.path.includes(`/${p.id}/`) ? { ...p, age: step[0]!.after as AgeBand } : p,
-        ),
-      },
-    }
+  const set = setAges(w.value, band, to)
+  ageProblem.value = ''
+  if ('most' in set) {
+    ageProblem.value = `${set.most} at the most: the other ages are set. Make one of them smaller first, or add people.`
+    return
   }
-  props.bench.act('ages', `${ageName(band)} became ${to}`, changes)
+  props.bench.act('ages', `${ageName(band)} became ${to}`, set.changes)
 }
 const retitle = (e: Event) => {
   const { now, before, taken } = typing(e)
@@ -139,6 +129,7 @@ const forgetting = ref(false)
         </tr>
       </tbody>
     </table>
+    <p v-if="ageProblem" role="alert" class="small stop">{{ ageProblem }}</p>
     <p class="small two">Estimates; the house may be stricter. Heat, wax and spray are for adults only.</p>
     <h3 class="gap">Names and seats <span class="two small plainweight">first names only; a seat will do</span></h3>
     <p v-if="!people.length" class="empty two">Nobody yet. Set how many come, or bring in a roster.</p>

@@ -9,6 +9,7 @@ import {
   pieceKinds,
   recipeById,
   takesMaterial,
+  panelMm,
   takesPiece,
   woods,
   type Outline,
@@ -40,11 +41,11 @@ const outlineNames: Record<Outline, string> = { straight: 'straight', round: 'ro
 const at = computed(() => inWorkshop.designs(d.value.id))
 const size = (mm: number): TypedLength => ({ mm, text: showLength(mm, sizeUnit(house.value)) })
 
-/** Another kind brings its usual size and material, and its method when the present one does not suit it. */
+/** Another kind brings its usual size and material, and its own method unless a person chose one that takes it. */
 function take(k: PieceKind) {
   const recipe = latestRecipe(k.recipe)!
   const mine = latestRecipe(d.value.recipe.id)
-  const fits = mine && takesPiece(mine, k)
+  const fits = mine && d.value.methodChosen && takesPiece(mine, k)
   const by = fits ? mine : recipe
   const material = [d.value.material, ...k.materials].find((m) => k.materials.includes(m) && takesMaterial(by, m)) ?? k.materials[0]!
   props.bench.act('piece', `${kind.value.name} became ${k.name}`, [
@@ -52,7 +53,9 @@ function take(k: PieceKind) {
     change(w.value, at.value.width, size(k.widthMm)),
     change(w.value, at.value.height, size(k.heightMm)),
     change(w.value, at.value.material, material),
-    ...(fits ? [] : [change(w.value, at.value.recipe, { id: recipe.id, version: recipe.version })]),
+    ...(fits || mine?.id === recipe.id
+      ? []
+      : [change(w.value, at.value.recipe, { id: recipe.id, version: recipe.version }), change(w.value, at.value.choices, {})]),
   ])
 }
 const materials = computed(() => woods.filter((m) => kind.value.materials.includes(m.id)))
@@ -61,7 +64,10 @@ const recipeNow = computed(() => recipeById(plan.value.recipe.id, plan.value.rec
 /** How the present method takes to a surface, in its own words. */
 const fits = (m: string) => recipeNow.value?.surfaces[m]?.note
 const strip = computed(() =>
-  accordionStrip(plan.value.picture.widthMm, d.value.panels ?? (kind.value.measure.by === 'panels' ? kind.value.measure.usual.value : 2)),
+  accordionStrip(
+    panelMm(kind.value, d.value.width.mm),
+    d.value.panels ?? (kind.value.measure.by === 'panels' ? kind.value.measure.usual.value : 2),
+  ),
 )
 const footprint = computed(() => {
   const room = (mm: number) => showLength(Math.round(mm + 2 * kind.value.spacing.value), sizeUnit(house.value))

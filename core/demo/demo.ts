@@ -10,14 +10,14 @@ const library: House = {
   id: 'saltbox', name: 'Saltbox Point Library', units: 'imperial', paper: 'letter', currency: 'USD', timeZone: 'America/New_York', weekStart: 'sun',
   hours: { mon: open('09:00', '20:30'), tue: open('09:00', '20:30'), wed: open('09:00', '20:30'), thu: open('09:00', '20:30'), fri: open('09:00', '20:30'), sat: open('09:00', '20:30'), sun: open('09:30', '20:30') },
   closedDays: [], climate: { celsius: 21, humidityPct: 50 }, shelfPlaces: 32, supplierDays: 4, printerMarginMm: 6.35,
-  recipeChoices: {}, cupboard: { 'blank-plaque': 3, cup: 20, 'press-card': 14, trimmer: 1, cloth: 4, basin: 6, 'pulp-bin': 6, apron: 24, 'table-cover': 10, 'decoupage-glue': 60, sandpaper: 2 }, contact: 'Noor at the craft desk',
+  recipeChoices: {}, cupboard: { 'blank-plaque': 3, cup: 20, 'press-card': 14, trimmer: 1, cloth: 4, basin: 6, 'pulp-bin': 6, apron: 24, 'table-cover': 10, 'decoupage-glue': 60, sandpaper: 2, marker: 6, 'paper-towel': 8, bucket: 1, fan: 1 }, contact: 'Noor at the craft desk',
 }
 
 const club: House = {
   id: 'tidewater', name: 'Tidewater Youth Club', units: 'metric', paper: 'a4', currency: 'EUR', timeZone: 'Europe/Madrid', weekStart: 'mon',
   hours: { mon: open('10:00', '21:00'), tue: open('10:00', '21:00'), wed: open('10:00', '21:00'), thu: open('10:00', '21:00'), fri: open('10:00', '21:00'), sat: open('10:00', '21:00'), sun: null },
   closedDays: [], climate: { celsius: 22, humidityPct: 55 }, shelfPlaces: 40, supplierDays: 5, printerMarginMm: 5,
-  recipeChoices: { 'medium-transfer': { 'coat-where': 'print' } }, cupboard: { basin: 4, 'pulp-bin': 4, apron: 20, scissors: 6, 'bone-folder': 12, towel: 12, 'table-cover': 4, cup: 20, cloth: 10, 'press-card': 10, trimmer: 1 }, contact: 'Ilse',
+  recipeChoices: { 'medium-transfer': { 'coat-where': 'print' } }, cupboard: { basin: 4, 'pulp-bin': 4, apron: 20, scissors: 6, 'bone-folder': 12, towel: 12, 'table-cover': 4, cup: 20, cloth: 10, 'press-card': 10, trimmer: 1, marker: 4, 'paper-towel': 6, bucket: 1, fan: 1 }, contact: 'Ilse',
 }
 
 export const demoHouses: readonly House[] = [library, club]

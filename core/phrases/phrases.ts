@@ -128,7 +128,7 @@ function amount(value: number | string, unit: string, voice: Voice, house: House
 /** Cord and rolls: metres or feet and inches rather than millimetres. */
 function sayRoll(mm: number, house: House): string {
   if (house.units === 'metric') return mm >= 1000 ? `${Number((mm / 1000).toFixed(1))} m` : `${mm} mm`
-  return mm >= 3048 ? `${Number((mm / 304.8).toFixed(1))} ft` : showLength(mm, 'in')
+  return mm >= 610 ? `${Number((mm / 304.8).toFixed(1))} ft` : showLength(mm, 'in')
 }
 
 function sayDifference(d: Difference, voice: Voice, house: House): string {

@@ -101,7 +101,7 @@ const tapeBecause = (s: Situation, plan: Plan): Because =>
   because('strips', [
     from('tape-width', s.resolved.tapeWidth),
     from('overlap', s.figures('tape.overlap')),
-    from('margin', s.figures('tape.margin')),
+    { ...from('margin', s.figures('tape.margin')), value: plan.tape!.marginMm },
     { name: 'strip-length', value: plan.tape!.stripLengthMm, unit: 'mm' },
   ])
 

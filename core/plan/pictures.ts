@@ -20,7 +20,7 @@ export const pictureContext = (s: Situation, plan: Plan): PictureContext => ({
   readsRight: plan.print.orientation.flips % 2 === 0,
   mirrored: plan.print.mirrored,
   ...(plan.tape && {
-    tape: { widthMm: s.resolved.tapeWidth.value, overlapMm: s.figures('tape.overlap').value, marginMm: s.figures('tape.margin').value },
+    tape: { widthMm: s.resolved.tapeWidth.value, overlapMm: s.figures('tape.overlap').value, marginMm: plan.tape.marginMm },
   }),
 })
 

@@ -100,22 +100,35 @@ export function planPrints(s: Situation, spares: number, samples: number): Print
 const asItFalls = (o: Orientation): Orientation => ({ ...o, verdict: 'fine', printMirrored: false })
 
 /** Tape strips, where the recipe's kit counts in strips. */
-export function planTape(s: Situation): StripLayout | undefined {
+export function planTape(s: Situation): TapePlan | undefined {
   if (!s.resolved.materials.some((m) => m.basis === 'strips')) return undefined
-  const layout = layStrips(
-    v.parse(tapeInput, {
-      picture: { widthMm: toMicrometre(s.picture.widthMm), lengthMm: toMicrometre(s.picture.heightMm) },
-      tape: { widthMm: s.resolved.tapeWidth.value, overlapMm: s.figures('tape.overlap').value },
-      marginMm: s.figures('tape.margin').value,
-      keepClear: (s.design.keepClear ?? []).map(({ xMm, yMm, widthMm, lengthMm }) => ({ xMm, yMm, widthMm, lengthMm })),
-    }),
-  )
-  return isRefusal(layout) ? undefined : layout
+  const lay = (marginMm: number) => {
+    const layout = layStrips(
+      v.parse(tapeInput, {
+        picture: { widthMm: toMicrometre(s.picture.widthMm), lengthMm: toMicrometre(s.picture.heightMm) },
+        tape: { widthMm: s.resolved.tapeWidth.value, overlapMm: s.figures('tape.overlap').value },
+        marginMm,
+        keepClear: (s.design.keepClear ?? []).map(({ xMm, yMm, widthMm, lengthMm }) => ({ xMm, yMm, widthMm, lengthMm })),
+      }),
+    )
+    return isRefusal(layout) ? [] : [{ ...layout, marginMm }]
+  }
+  const usual = s.figures('tape.margin')
+  // A house that has set its margin keeps it; else the widest that saves a strip.
+  const margins = usual.mark === 'Y' ? [] : margined.filter((m) => m < usual.value)
+  return [usual.value, ...margins]
+    .flatMap(lay)
+    .reduce<TapePlan | undefined>((best, x) => (best && best.strips <= x.strips ? best : x), undefined)
 }
+/** Margins that are tried below the usual one, mm: less than 2 leaves nothing to trim to. */
+const margined = [4.5, 4, 3.5, 3, 2.5, 2]
+
+/** Strips, and how far they go beyond each edge. */
+export type TapePlan = StripLayout & { marginMm: number }
 
 export function planKit(s: Situation, print: PrintPlan, made: Made, tape: StripLayout | undefined, home: HomeNeeds): KitLine[] {
   const panels = s.design.panels ?? (s.kind.measure.by === 'panels' ? s.kind.measure.usual.value : 0)
-  const lines = scaleKit([...s.resolved.materials, ...s.kind.extras, ...byHand(s), ...goingHome(s, home)], {
+  const lines = scaleKit([...s.resolved.materials, ...s.kind.extras, ...roomThings(s), ...byHand(s), ...goingHome(s, home)], {
     people: s.people,
     seating: s.seating,
     ...made,
@@ -145,6 +158,26 @@ export function planKit(s: Situation, print: PrintPlan, made: Made, tape: StripL
       return { ...l, note: `${mirrored}${s.resolved.print.ink === 'any' ? s.resolved.print.paper : s.resolved.print.ink}` }
     return l
   })
+}
+
+/** What every class has in reach, whatever the method. */
+function roomThings(s: Situation): MaterialUse[] {
+  const { stages, materials } = s.resolved
+  const has = (id: string) => materials.some((m) => m.material === id)
+  const line = (material: string, note: string, basis: 'room' | 'table', at: string[], durable = true): MaterialUse[] =>
+    at.length === 0 || has(material)
+      ? []
+      : [{ material, note, basis, amount: figure(1, 'count', 'E'), stages: at, ...(durable && { durable }) }]
+  const named = stages.filter((x) => x.station === 'shelf' || x.makes === 'laid').map((x) => x.id)
+  const wet = stages.filter((x) => x.cautions.some((c) => c === 'rinse' || c === 'pulp')).map((x) => x.id)
+  const laying = stages.filter((x) => x.lays || x.cautions.includes('water')).map((x) => x.id)
+  const drying = stages.filter((x) => !x.attended && x.station === 'rack').map((x) => x.id)
+  return [
+    ...line('marker', 'permanent: every piece is named', 'table', named.slice(0, 1)),
+    ...line('paper-towel', 'a roll in reach', 'table', laying, false),
+    ...line('bucket', 'with a sieve: pulp and glue never go down the sink', 'room', wet),
+    ...line('fan', 'between coats and rounds', 'room', drying),
+  ]
 }
 
 /** Scissors where something is cut by hand: an outline that no trimmer cuts. */

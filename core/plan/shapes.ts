@@ -124,7 +124,8 @@ export interface Plan {
   spares: { count: number; sure: number; chosen: boolean; blanks: number; survives: boolean }
   samples: { count: number; chosen: boolean }
   stageSamples: StageSample[]
-  tape?: StripLayout
+  /** Strips, and how far they go beyond each edge. */
+  tape?: StripLayout & { marginMm: number }
   kit: KitLine[]
   sessions: PlacedSession[]
   /** Stages that go in turns in class: races led table by table, and what only adults may touch. */

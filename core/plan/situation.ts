@@ -116,7 +116,7 @@ export function situate({ workshop, house, recipes = recipesOf(house), evidence 
     seats: seatNames(workshop.group.participants, seating),
     sessions,
     outline: outlineOf(kind, design.outline),
-    picture: pictureSize(kind, { widthMm: design.width.mm, heightMm: design.height.mm }),
+    picture: pictureSize(kind, { widthMm: design.width.mm, heightMm: design.height.mm }, resolved.wrap),
     turns,
     setting: {
       resolved,

@@ -62,7 +62,7 @@ export function scaled(s: Situation, percent: number): Remedy {
   const changes = (['width', 'height'] as const).map((f) =>
     change(s.workshop, inDesign(s)[f], { mm: side(s.design[f].mm), text: `${side(s.design[f].mm)} mm` }),
   )
-  const to = pictureSize(s.kind, { widthMm: side(s.design.width.mm), heightMm: side(s.design.height.mm) })
+  const to = pictureSize(s.kind, { widthMm: side(s.design.width.mm), heightMm: side(s.design.height.mm) }, s.resolved.wrap)
   return remedy('smaller-piece', changes, { ...to })
 }
 

@@ -117,13 +117,18 @@ export const outlineOf = (kind: PieceKind, chosen: Outline | undefined): Outline
 
 export const pieceKind = (id: string): PieceKind => pieceKinds.find((k) => k.id === id) ?? pieceKinds[0]!
 
-/** The picture's size in mm, from what was measured. A candle is wrapped once: pi x diameter + overlap. The
+/** The picture's size in mm, from what was measured. A motif is as wide as its candle's front; a
+ *  full wrap (`wrap`) goes round once: pi x diameter + overlap. The
  *  picture of an accordion book is on its covers. Only the flat part of a stone takes a picture. */
-export function pictureSize(kind: PieceKind, measured: { widthMm: number; heightMm: number }): { widthMm: number; heightMm: number } {
+export function pictureSize(
+  kind: PieceKind,
+  measured: { widthMm: number; heightMm: number },
+  wrap = false,
+): { widthMm: number; heightMm: number } {
   const { measure } = kind
   const at = (widthMm: number, heightMm: number) => ({ widthMm: Number(widthMm.toFixed(3)), heightMm: Number(heightMm.toFixed(3)) })
   if (measure.by === 'flat') return at(measured.widthMm * measure.share.value, measured.heightMm * measure.share.value)
-  if (measure.by === 'wrap') return at(Math.PI * measured.widthMm + measure.overlap.value, measured.heightMm)
+  if (measure.by === 'wrap' && wrap) return at(Math.PI * measured.widthMm + measure.overlap.value, measured.heightMm)
   return at(measured.widthMm, measured.heightMm)
 }
 

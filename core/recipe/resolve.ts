@@ -24,6 +24,8 @@ export interface ResolvedRecipe {
   whites: Whites
   /** Nothing goes through a printer. */
   noPrint: boolean
+  /** The picture goes all the way round its piece. */
+  wrap: boolean
   /** Width of the clear film, where the kit counts in strips. */
   tapeWidth: Figure
 }
@@ -44,7 +46,8 @@ export function chosenOption(school: School, plan: Choices, house: Choices, situ
   return { school, option: usual ?? find(school.default)!, by: 'default' }
 }
 
-/** Applies the choices of the plan and the house. Pure data: no method is known by name. */
+/** Applies the choices of the plan and the house. `situation` is the material, then kind, age and what else is usual. Pure data: no
+ *  method is known by name. */
 export function resolveRecipe(
   recipe: Recipe,
   plan: Choices,
@@ -61,7 +64,13 @@ export function resolveRecipe(
   const [include, exclude] = [named('include-stage'), named('exclude-stage')]
   const [wanted, unwanted] = [things('include-material'), things('exclude-material')]
   const stages = recipe.stages
-    .filter((s) => (!s.optional || include.has(s.id)) && !exclude.has(s.id) && (s.round ?? 0) <= rounds)
+    .filter(
+      (s) =>
+        (!s.optional || include.has(s.id)) &&
+        (!s.onlyOn || s.onlyOn.includes(situation[0]!)) &&
+        !exclude.has(s.id) &&
+        (s.round ?? 0) <= rounds,
+    )
     .map((s) => withEffects(s, effects))
   const done = new Set(stages.map((s) => s.id))
   const recommended = all('recommended-cure').at(-1)?.figure
@@ -78,6 +87,7 @@ export function resolveRecipe(
     rounds,
     print: printOf(recipe, all('print').at(-1), effects),
     noPrint: all('no-print').length > 0,
+    wrap: all('wrap').length > 0,
     whites: all('whites').at(-1)?.whites ?? recipe.whites,
     tapeWidth: all('tape').at(-1)?.width ?? tapeWidth,
   }

@@ -58,6 +58,8 @@ export interface Stage {
   round?: number
   /** Left out unless a school's option includes it. */
   optional?: boolean
+  /** Only on these materials. */
+  onlyOn?: string[]
   /** Lays a water-based film, so it is refused in the cold. */
   lays?: boolean
   home?: HomeStep
@@ -107,6 +109,8 @@ export type Effect =
   | { kind: 'cues'; stage: string; pass: string; fail: string }
   /** A line of the kit more. */
   | { kind: 'add-material'; use: MaterialUse }
+  /** The picture goes all the way round. */
+  | { kind: 'wrap' }
   /** Pictures come without a printer. */
   | { kind: 'no-print' }
   /** Done only in this place. */

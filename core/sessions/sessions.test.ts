@@ -21,7 +21,14 @@ const place = (...list: Session[]) => placeSessions(list, hours, now)
 const climate = { celsius: 21, humidityPct: 50 }
 const medium = resolveRecipe(latestRecipe('medium-transfer')!, { ground: 'bare' }, {}, 'porous')
 const tape = resolveRecipe(latestRecipe('tape-film')!, {}, {}, 'sealed')
-const setting = (resolved: typeof medium, ...list: Session[]) => ({ resolved, sessions: place(...list), climate, figures: asPractised, people: 18, places: {} })
+const setting = (resolved: typeof medium, ...list: Session[]) => ({
+  resolved,
+  sessions: place(...list),
+  climate,
+  figures: asPractised,
+  people: 18,
+  places: {},
+})
 
 describe('placing sessions', () => {
   it('in order of time, numbered', () => {

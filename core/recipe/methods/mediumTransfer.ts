@@ -43,7 +43,12 @@ export const mediumTransfer: Recipe = {
       pass: 'White edges gone, a named tab left on.', fail: 'A white rim shows on the piece.', cautions: ['blade'],
     },
     {
-      id: 'sand', name: 'Sand and dust', mayStop: true, attended: true, minutes: figure(5, 'min', 'E'), station: 'table', mayBe: ['session', 'ahead'],
+      id: 'wash', name: 'Wash and dry', mayStop: true, attended: true, minutes: figure(15, 'min', 'E'), mayBe: ['ahead'], onlyOn: ['slate'],
+      pass: 'Clean and dry all through: left from the day before.', fail: 'Soapy, dusty or damp: it will not hold.', cautions: [],
+      then: { least: figure(720, 'min', 'E'), why: 'Stone looks dry long before it is.' },
+    },
+    {
+      id: 'sand', name: 'Sand and dust', mayStop: true, onlyOn: ['plywood', 'pine', 'cedar'], attended: true, minutes: figure(5, 'min', 'E'), station: 'table', mayBe: ['session', 'ahead'],
       pass: 'Smooth under a fingertip, no dust.', fail: 'Fuzz or grit: it will show as specks.', cautions: ['dust', 'old-paint'],
     },
     {
@@ -110,7 +115,7 @@ export const mediumTransfer: Recipe = {
     },
   ],
   materials: [
-    { material: 'blank', note: '', basis: 'blank', amount: figure(1, 'count', 'P'), stages: ['sand', 'coat'] },
+    { material: 'blank', note: '', basis: 'blank', amount: figure(1, 'count', 'P'), stages: ['coat'] },
     { material: 'print', note: 'mirrored, thin paper', basis: 'print', amount: figure(1, 'count', 'P'), stages: ['lay'], bag: 'Spare print' },
     {
       material: 'decoupage-glue', note: 'lays and seals', basis: 'area', stages: ['coat', 'seal1', 'seal2'],

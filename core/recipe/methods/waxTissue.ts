@@ -76,10 +76,10 @@ export const waxTissue: Recipe = {
       ],
     },
     {
-      id: 'cut', question: 'Cut', default: 'outline', why: 'An outline hides the tissue’s edge.',
+      id: 'cut', question: 'Picture', default: 'outline', why: 'A motif need not go round, several share a sheet, and its outline hides the tissue’s edge.',
       options: [
-        { id: 'outline', name: 'outline', believes: 'Its edge disappears sooner.', effects: [] },
-        { id: 'band', name: 'whole band', believes: 'Quick; the overlap needs longer under the heat.', effects: [{ kind: 'minutes', stage: 'trim', figure: figure(3, 'min', 'E') }, { kind: 'minutes', stage: 'warm', figure: figure(7, 'min', 'E') }] },
+        { id: 'outline', name: 'a motif, cut to its outline', believes: 'Its edge disappears sooner.', effects: [] },
+        { id: 'band', name: 'all the way round', believes: 'Quick to cut; the overlap needs longer under the heat.', effects: [{ kind: 'wrap' }, { kind: 'minutes', stage: 'trim', figure: figure(3, 'min', 'E') }, { kind: 'minutes', stage: 'warm', figure: figure(7, 'min', 'E') }] },
       ],
     },
     {

@@ -164,7 +164,7 @@ describe('the clinic', () => {
     const house = demoHouses[0]!
     const plan = planWorkshop({ workshop, house, now: '2026-05-16T10:00:00-04:00[America/New_York]' })
     const making = makingOf(plan, workshop, house, workshop.pieces[0])
-    expect(making).toMatchObject({ coat: 'moderate', wetting: 'damp', rounds: 2, readsRight: true, printer: 'toner', material: 'plywood' })
+    expect(making).toMatchObject({ coat: 'generous', wetting: 'damp', rounds: 2, readsRight: true, printer: 'toner', material: 'plywood' })
     expect(making.cureShare).toBeGreaterThan(1)
     expect(
       diagnose(

@@ -28,7 +28,7 @@ describe('how much longer', () => {
     expect(cureFactor(celsius, humidity, 'moderate', 'porous')).toBeCloseTo(factor, 2)
   })
   it('the clamp is on the climate alone', () => {
-    expect(cureFactor(16, 80, 'heavy', 'painted')).toBeCloseTo(3 * 1.7 * 1.25, 9)
+    expect(cureFactor(16, 80, 'heavy', 'painted')).toBeCloseTo(3 * 1.25, 9)
   })
   it('a good room may make up for a thick coat, but nothing makes a cure shorter than practice', () => {
     expect(climateFactor(28, 35)).toBeLessThan(1)
@@ -45,14 +45,27 @@ describe('how much longer', () => {
       { seed: 9 },
     )
   })
+  it('says what each time is longer by; coat and surface never touch the least', () => {
+    expect(ask({ climate: { celsius: 21, humidityPct: 65 }, coat: 'heavy', surface: 'stone' })).toMatchObject({ requiredMin: 1029 })
+    const c = ask({ coat: 'heavy', surface: 'stone' })
+    expect([c.climateFactor, c.factor]).toEqual([1, 1.5625])
+  })
+  it('better is never sooner than least, however thin the coat', () => {
+    const c = ask({ minimumMin: 720, recommendedMin: 720, climate: { celsius: 21, humidityPct: 65 }, coat: 'light' })
+    expect(c.recommendedMin).toBe(c.requiredMin)
+  })
   it('damper is never faster', () => {
     for (let h = 1; h <= 100; h++) expect(climateFactor(21, h)).toBeGreaterThanOrEqual(climateFactor(21, h - 1))
   })
   test.each([
     [65, 'moderate', 'porous', 1029, 2058],
-    [50, 'moderate', 'painted', 900, 1800],
-    [50, 'generous', 'porous', 1008, 2016],
+    [50, 'moderate', 'painted', 720, 1440],
+    [50, 'generous', 'porous', 720, 1440],
     [50, 'light', 'painted', 720, 1440],
+    [50, 'heavy', 'porous', 720, 1800],
+    [50, 'moderate', 'stone', 720, 1800],
+    [50, 'heavy', 'sealed', 720, 2250],
+    [65, 'moderate', 'stone', 1029, 2572],
   ] as const)('at %i %% a %s coat on %s', (humidityPct, coat, surface, requiredMin, recommendedMin) => {
     expect(ask({ climate: { celsius: 21, humidityPct }, coat, surface })).toMatchObject({ requiredMin, recommendedMin })
   })

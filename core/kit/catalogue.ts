@@ -68,7 +68,7 @@ export const materials: Record<string, Material> = {
   sponge: { name: 'Sponges', unit: 'count', icon: 'cloth', packs: [pack(8, 460)] },
   transparency: { name: 'Inkjet transparencies', unit: 'count', icon: 'print', packs: [pack(10, 1250), pack(50, 4200)] },
   tissue: { name: 'White tissue', unit: 'count', icon: 'print', packs: [pack(20, 320), pack(100, 980)] },
-  'tissue-sheet': { name: 'White tissue', unit: 'count', icon: 'print', packs: [pack(20, 320), pack(100, 980)] },
+  'tissue-sheet': { name: 'Tissue to stamp on', unit: 'count', icon: 'print', packs: [pack(20, 320), pack(100, 980)] },
   stamp: { name: 'Stamps', unit: 'count', icon: 'tool', packs: [pack(6, 1200)] },
   'ink-pad': { name: 'Ink pads', unit: 'count', icon: 'tool', packs: [pack(1, 480, 'pad')] },
   dauber: { name: 'Ink daubers', unit: 'count', icon: 'brush', packs: [pack(6, 420)] },

@@ -59,22 +59,22 @@ describe('tables', () => {
 describe('lines', () => {
   const p = of(18)
   it('count people, blanks, prints and tables', () => {
-    expect(line(p, 'blank').need).toBe(25)
+    expect(line(p, 'blank').need).toBe(19)
     expect(line(p, 'print')).toMatchObject({ need: 25, sheets: 13 })
     expect(line(p, 'foam-brush').need).toBe(18)
     expect(line(p, 'basin').need).toBe(5)
     expect(line(p, 'trimmer').need).toBe(1)
     expect(line(p, 'cord').need).toBe(7200)
   })
-  it('medium is film for each blank, plus waste, plus a cup for each who shares', () => {
+  it('medium is film for all that is coated, plus waste, plus what stays in each brush and cup at each sitting', () => {
     const area = 177.8 * 127
-    const wanted = ((25 * area * (150 + 80 + 80)) / 1e6) * 1.15 + 10 * 4
+    const wanted = ((25 * area * (300 + 120)) / 1e6) * 1.15 + 2 * (10 + 18) * 4
     expect(line(p, 'decoupage-glue').need).toBeCloseTo(wanted, 6)
   })
   it('sharing changes only what is shared', () => {
     const each = of(18, { share: { 'decoupage-glue': 'each' } })
-    expect(line(each, 'decoupage-glue').need - line(p, 'decoupage-glue').need).toBeCloseTo(8 * 4, 6)
-    expect(line(each, 'blank').need).toBe(25)
+    expect(line(each, 'decoupage-glue').need - line(p, 'decoupage-glue').need).toBeCloseTo(2 * 8 * 4, 6)
+    expect(line(each, 'blank').need).toBe(19)
     expect(line(of(18, { share: { basin: 'stagger' } }), 'basin').need).toBe(3)
   })
   it('a share that a line does not offer is passed over', () => {

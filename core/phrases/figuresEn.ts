@@ -73,6 +73,8 @@ function within(recipe: Recipe, [list, id, ...rest]: string[]): string {
     const school = recipe.schools.find((s) => s.id === id)
     const option = school?.options.find((o) => o.id === rest[1])
     const [what = '', ...at] = (rest[3] ?? '').split('-')
+    const added = rest[3]?.startsWith('add-material-') ? rest[3].slice('add-material-'.length) : undefined
+    if (added) return `${school?.question ?? id}, ${option?.name ?? rest[1]}: ${materialOf(added).name.toLowerCase()}`
     const stage = recipe.stages.find((s) => s.id === at.join('-') || (rest[3] ?? '').endsWith(`-${s.id}`))
     const asked = stage ? `${stage.name.toLowerCase()}, ${what === 'lag' ? (ofStage[`then.${rest.at(-1)}`] ?? what) : what}` : what
     return `${school?.question ?? id}, ${option?.name ?? rest[1]}: ${asked}`

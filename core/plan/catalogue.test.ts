@@ -210,15 +210,21 @@ describe('what the craft asks of a plan', () => {
     expect(plan.stages.find((s) => s.id === 'warm')!.cautions).toEqual(expect.arrayContaining(['heat', 'wax', 'fuel', 'mains']))
     expect(found(plan, 'done-for-them')).toBeDefined()
   })
-  it('a candle is wrapped once: pi times its diameter and the overlap', () => {
-    const plan = planWorkshop({ workshop: workshopOf(recipe('wax-tissue'), kind('candle'), 4), house, now })
-    expect(plan.picture.widthMm).toBeCloseTo(Math.PI * 76.2 + 5, 2)
+  it('a candle takes a motif on its front, several a sheet; all the way round it is pi times its diameter and the overlap', () => {
+    const w = workshopOf(recipe('wax-tissue'), kind('candle'), 4)
+    const motif = planWorkshop({ workshop: w, house, now })
+    expect(motif.picture.widthMm).toBe(76.2)
+    expect(motif.print.grid.perSheet).toBeGreaterThan(3)
+    const round = planWorkshop({ workshop: { ...w, designs: [{ ...w.designs[0]!, choices: { cut: 'band' } }] }, house, now })
+    expect(round.picture.widthMm).toBeCloseTo(Math.PI * 76.2 + 5, 2)
   })
-  it('an accordion panel is the cover less its border; the strip has an even number of panels', () => {
+  it('an accordion panel is the cover less its border; the strip has an even number of panels; a picture on each cover', () => {
     const w = workshopOf(recipe('gesso-ground'), kind('accordion'), 1)
     const odd = { ...w, designs: [{ ...w.designs[0]!, panels: 7 }], choices: { ...w.choices, spares: 0, samples: 0 } }
     const plan = planWorkshop({ workshop: odd, house, now })
-    expect(plan.picture).toEqual({ widthMm: 95.25, heightMm: 95.25 })
+    expect(plan.picture).toEqual({ widthMm: 101.6, heightMm: 101.6 })
+    expect([plan.print.each, plan.print.prints]).toEqual([2, 2])
+    expect(plan.kit.find((l) => l.material === 'cover-board')!.need).toBe(2)
     expect(plan.kit.find((l) => l.material === 'book-strip')!.need).toBe(8 * 95.25)
   })
   it('spray indoors is refused, with the brush as the way out', () => {

@@ -54,10 +54,10 @@ describe('a house’s own value', () => {
   )
   it('of a film makes the glue more, in its proportion', () => {
     const glue = (p: Plan) => p.kit.find((l) => l.material === 'decoupage-glue')!
-    const more = plan(withOwn({ 'film.moderate': 300 }))
+    const more = plan(withOwn({ 'film.generous': 600 }))
     expect(glue(more).need).toBeGreaterThan(glue(before).need * 1.3)
-    const film = more.figures['kit/decoupage-glue']!.because.inputs.find((i) => i.rests?.includes('film.moderate'))!
-    expect(film).toMatchObject({ value: 300, mark: 'P' })
+    const film = more.figures['kit/decoupage-glue']!.because.inputs.find((i) => i.rests?.includes('film.generous'))!
+    expect(film).toMatchObject({ value: 600, mark: 'P' })
   })
   it('of a ratio asks for more adults', () => {
     const children: Workshop = {

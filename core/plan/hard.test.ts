@@ -23,7 +23,7 @@ describe('findings', () => {
     ['nobody', { ...moths, group: { ...moths.group, participants: [] } }, 'no-people', 'stop'],
     ['no date', { ...moths, sessions: [] }, 'no-date', 'look'],
     ['a piece larger than the paper', design({ width: mm(400), height: mm(300) }), 'larger-than-paper', 'stop'],
-    ['tape film on a plaque', design({ recipe: { id: 'tape-film', version: 1 } }), 'method-not-for-piece', 'stop'],
+    ['wax tissue on a plaque', design({ recipe: { id: 'wax-tissue', version: 1 } }), 'method-not-for-piece', 'stop'],
     ['a recipe of a version that is not here', design({ recipe: { id: 'medium-transfer', version: 7 } }), 'recipe-missing', 'look'],
     ['lettering that reads backwards', design({ lettering: true, mirrored: false }), 'reads-backwards', 'stop'],
     ['a mirror image without lettering', design({ mirrored: false }), 'reads-backwards', 'look'],
@@ -52,24 +52,30 @@ describe('findings', () => {
       choices: { ...moths.choices, split: { trim: 'moths-of-the-marsh-1' } },
     }
     const p = plan(young)
-    expect(p.adults).toMatchObject({ needed: Math.ceil(18 / 4) + 1, coming: 1 })
+    expect(p.adults).toMatchObject({ needed: Math.ceil(18 / 5) + 1, coming: 1 })
     expect(codes(p)).toEqual(expect.arrayContaining(['adults-short', 'too-young']))
     const ahead = p.findings.find((f) => f.code === 'too-young')!.remedies[0]!
     expect(codes(plan(applyChanges(young, ahead.changes)!))).not.toContain('too-young')
   })
   it('a full shelf names what is short', () => {
-    expect(plan(moths, { ...house, shelfPlaces: 20 }).findings.find((f) => f.code === 'shelf-short')).toMatchObject({
-      values: { short: 5 },
+    expect(plan(moths, { ...house, shelfPlaces: 19 }).findings.find((f) => f.code === 'shelf-short')).toMatchObject({
+      values: { short: 4 },
     })
   })
   it('a whole bottle for a little says how to save it', () => {
-    const coasters = newWorkshop(
-      { id: 'w', design: 'd', participants: Array.from({ length: 18 }, (_, i) => `p${i}`) },
-      house.id,
-      'Coasters',
-      now,
-    )
-    const found = plan(coasters).findings.find((f) => f.code === 'whole-pack')!
+    const of = (people: number): Workshop => {
+      const w = newWorkshop(
+        { id: 'w', design: 'd', participants: Array.from({ length: people }, (_, i) => `p${i}`) },
+        house.id,
+        'Coasters',
+        now,
+      )
+      return { ...w, designs: [{ ...w.designs[0]!, choices: { ground: 'white' } }] }
+    }
+    const paint = (w: Workshop) => plan(w).findings.find((f) => f.code === 'whole-pack' && f.values['what'] === 'White paint')
+    // The first group whose paint goes a little into another bottle.
+    const coasters = Array.from({ length: 36 }, (_, i) => of(5 + i)).find(paint)!
+    const found = paint(coasters)!
     expect(found.values).toMatchObject({ what: 'White paint', noun: 'bottle', size: 59 })
     const packs = (w: Workshop) => plan(w).figures['packs/white-paint']!.value as number
     const fewer = [1, 2, 3].map((n) => ({ ...coasters, choices: { ...coasters.choices, spares: plan(coasters).spares.count - n } }))
@@ -81,11 +87,11 @@ describe('ways out', () => {
   const cases: [string, Workshop, House, string][] = [
     ['too soon', sessions(['2026-05-14', '09:00', '12:00'], ['2026-05-14', '17:00', '20:00']), house, 'too-soon'],
     ['risky', sessions(['2026-05-14', '18:00', '20:30'], ['2026-05-15', '12:30', '16:00']), house, 'risky'],
-    ['too short', sessions(['2026-05-14', '17:00', '20:00'], ['2026-05-16', '10:00', '12:30']), house, 'does-not-fit'],
+    ['too short', sessions(['2026-05-14', '17:00', '20:00'], ['2026-05-16', '10:00', '12:00']), house, 'does-not-fit'],
     ['too large', design({ width: mm(400), height: mm(300) }), house, 'larger-than-paper'],
     ['too cold', moths, { ...house, climate: { celsius: 8, humidityPct: 50 } }, 'too-cold'],
     ['backwards', design({ lettering: true, mirrored: false }), house, 'reads-backwards'],
-    ['wrong method', design({ recipe: { id: 'tape-film', version: 1 } }), house, 'method-not-for-piece'],
+    ['wrong method', design({ recipe: { id: 'wax-tissue', version: 1 } }), house, 'method-not-for-piece'],
   ]
   test.each(cases)('%s: every button does what it says', (_name, w, h, code) => {
     const before = plan(w, h)
@@ -120,8 +126,7 @@ describe('defaults are enough', () => {
     expect(p.kit.length).toBeGreaterThan(10)
     expect(p.print).toMatchObject({ mirrored: true, prints: 28 })
     expect(p.decisions.map((d) => d.id)).toEqual([...decisionIds])
-    expect(p.decisions.filter((d) => d.state === 'default').map((d) => d.id)).toEqual(['method', 'pictures', 'room', 'takehome'])
-    expect(p.decisions.find((d) => d.id === 'kit')!.state).toBe('look') // a second bottle of paint for 5 ml
+    expect(p.decisions.filter((d) => d.state === 'default').map((d) => d.id)).toEqual(['method', 'pictures', 'kit', 'room', 'takehome'])
   })
   it('defaults are marked in their reasons', () => {
     expect(plan(bare).figures['spares']!.because.inputs.find((i) => i.name === 'confidence')!.default).toBe(true)
@@ -160,7 +165,8 @@ describe('difference', () => {
     const say = phrases(house, now)
     const gone = difference(plan(moths), plan({ ...moths, sessions: [moths.sessions[0]!] }))
     expect(gone.filter((d) => d.key === 'earliest').map((d) => say.difference(d))).toEqual(['gone'])
-    const later = difference(plan(moths), plan(design({ choices: { ground: 'bare' } }))).find((d) => d.key === 'recommended')!
+    const heavy = plan(design({ choices: { ground: 'white', thickness: 'heavy' } }))
+    const later = difference(heavy, plan(moths)).find((d) => d.key === 'recommended')!
     expect(say.difference(later)).toBe('6 h earlier')
   })
 })

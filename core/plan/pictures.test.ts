@@ -21,7 +21,7 @@ describe('what a plan says of its pictures', () => {
       '3 of 16 pictures are not in',
       'Lark prints poor',
       'May Sorrel’s picture be used?',
-      '3 copies of each picture',
+      '2 copies of each picture',
     ])
     expect(say.finding(find(blocks, 'pictures-missing')!).body).toBe('Emry, Ana, Jory. Their prints wait.')
     expect(plan(blocks).decisions.find((d) => d.id === 'pictures')).toMatchObject({ state: 'look', values: { in: 13, people: 16 } })
@@ -39,9 +39,11 @@ describe('what a plan says of its pictures', () => {
     expect([found.level, found.mark, say.finding(found).body]).toEqual([
       'note',
       'E',
-      '52 prints, so that everybody has a good one, 90 % sure. With a printer in the room one is enough.',
+      '36 prints: one to lay, one to patch or start again. Everybody has a good one, 81 % sure. With a printer in the room one is enough.',
     ])
-    const [one] = found.remedies
+    const [more, one] = found.remedies
+    expect(say.remedy(more!)).toBe('3 of each: 90 % sure')
+    expect(plan(applyChanges<Workshop>(blocks, more!.changes)!).print).toMatchObject({ copies: 3, prints: 52 })
     const chosen = applyChanges<Workshop>(blocks, one!.changes)!
     expect([plan(chosen).print.copies, plan(chosen).print.prints, find(chosen, 'many-copies')]).toEqual([1, 20, undefined])
     expect(find({ ...blocks, designs: [{ ...blocks.designs[0]!, pictures: 'house' }] }, 'many-copies')).toBeUndefined()

@@ -59,7 +59,7 @@ describe('plan', () => {
     const home = { ...fresh, sessions: [fresh.sessions[0]!] }
     for (const s of plan(home).takeHome.filter((x) => x.ready)) {
       expect(minutesBetween(s.ready!.recommendedAt, s.ready!.tellAt)).toBeGreaterThanOrEqual(0)
-      expect(minutesBetween(s.ready!.laidAt, s.ready!.neverBefore)).toBe(900)
+      expect(minutesBetween(s.ready!.laidAt, s.ready!.neverBefore)).toBe(720)
     }
     expect(plan(home).takeHome.filter((s) => s.group === 'rub-at-home')).toHaveLength(17)
   })

@@ -130,7 +130,9 @@ function stageSamples(s: Situation, plan: Plan): StageSample[] {
     if (last < 0) return []
     const behind = new Set(s.resolved.stages.slice(0, last + 1).map((x) => x.id))
     const begun = plan.errands.find((e) => e.id === `sample-${sample.id}`)
-    const uses = plan.kit.filter((l) => !l.durable && l.stages.some((x) => behind.has(x))).map((l) => l.name.toLowerCase())
+    const uses = plan.kit
+      .filter((l) => !l.durable && l.stages.some((x) => behind.has(x)))
+      .map((l) => (l.material === 'blank' ? 'an offcut' : l.name.toLowerCase()))
     return [{ id: sample.id, name: sample.name, ...(begun && { startBy: begun.by, because: begun.because }), uses }]
   })
 }

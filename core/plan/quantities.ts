@@ -164,17 +164,15 @@ export function planKit(s: Situation, print: PrintPlan, made: Made, tape: StripL
 function roomThings(s: Situation): MaterialUse[] {
   const { stages, materials } = s.resolved
   const has = (id: string) => materials.some((m) => m.material === id)
-  const line = (material: string, note: string, basis: 'room' | 'table', at: string[], durable = true): MaterialUse[] =>
-    at.length === 0 || has(material)
-      ? []
-      : [{ material, note, basis, amount: figure(1, 'count', 'E'), stages: at, ...(durable && { durable }) }]
+  const line = (material: string, note: string, basis: 'room' | 'table', at: string[]): MaterialUse[] =>
+    at.length === 0 || has(material) ? [] : [{ material, note, basis, amount: figure(1, 'count', 'P'), stages: at, durable: true }]
   const named = stages.filter((x) => x.station === 'shelf' || x.makes === 'laid').map((x) => x.id)
   const wet = stages.filter((x) => x.cautions.some((c) => c === 'rinse' || c === 'pulp')).map((x) => x.id)
   const laying = stages.filter((x) => x.lays || x.cautions.includes('water')).map((x) => x.id)
   const drying = stages.filter((x) => !x.attended && x.station === 'rack').map((x) => x.id)
   return [
     ...line('marker', 'permanent: every piece is named', 'table', named.slice(0, 1)),
-    ...line('paper-towel', 'a roll in reach', 'table', laying, false),
+    ...line('paper-towel', 'a roll in reach', 'table', laying),
     ...line('bucket', 'with a sieve: pulp and glue never go down the sink', 'room', wet),
     ...line('fan', 'between coats and rounds', 'room', drying),
   ]

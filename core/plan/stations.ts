@@ -20,8 +20,15 @@ function judge(s: Situation, plan: Plan, station: RoomStation): Finding[] {
     if (here.length === 0) return []
     const each = here.reduce((sum, x) => sum + x.minutes.value, 0)
     const values = { station: station.name, one: station.one, stage: here[0]!.name, session: session.number, have }
-    if (have === 0) return [{ ...finding('station-missing', 'stop', 'room', values, [bring(s, station, have, 1)]), mark: 'E' as const }]
     const least = (n: number) => Math.ceil(plan.people / n) * each
+    if (have === 0) {
+      const load = plan.split.loads.find((l) => l.sessionId === session.id)
+      const worked = here.filter((x) => x.attended).reduce((sum, x) => sum + x.minutes.value, 0)
+      const fits = (n: number) =>
+        least(n) <= session.minutes && (!load || load.neededMin + (Math.ceil(plan.people / n) - 1) * worked <= load.availableMin)
+      const wanted = Array.from({ length: mostBrought }, (_, i) => 1 + i).find(fits) ?? 1
+      return [{ ...finding('station-missing', 'stop', 'room', values, [bring(s, station, have, wanted)]), mark: 'E' as const }]
+    }
     if (least(have) <= session.minutes || plan.split.loads.some((l) => l.sessionId === session.id && !l.fits)) return []
     const enough = Array.from({ length: mostBrought }, (_, i) => have + 1 + i).find((n) => least(n) <= session.minutes)
     return [

@@ -29,6 +29,13 @@ function walk(node: unknown, key: string, figures: Pick<Figures, 'of'>): unknown
 const isFigure = (x: object): x is Figure => 'value' in x && 'unit' in x && 'mark' in x
 
 function nameIn(x: unknown, i: number): string {
-  const { id, kind, material, stage } = (typeof x === 'object' && x !== null ? x : {}) as Record<string, string | undefined>
+  const { id, kind, use, ...at } = (typeof x === 'object' && x !== null ? x : {}) as {
+    id?: string
+    kind?: string
+    use?: { material: string }
+    material?: string
+    stage?: string
+  }
+  const [material, stage] = [use?.material ?? at.material, at.stage]
   return id ?? (kind ? [kind, stage ?? material].filter(Boolean).join('-') : (material ?? stage ?? String(i)))
 }

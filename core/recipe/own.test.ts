@@ -148,9 +148,13 @@ describe('what is usual for this piece and group', () => {
   const chosen = (situation: string[], plan = {}, h = {}, id = 'medium-transfer') =>
     Object.fromEntries(latestRecipe(id)!.schools.map((s) => [s.id, chosenOption(s, plan, h, situation)]))
   test.each([
-    ['adults on plywood', ['plywood', 'plaque', 'adult'], { 'coat-where': 'surface', thickness: 'moderate', 'rub-with': 'finger' }],
+    [
+      'adults on plywood',
+      ['plywood', 'plaque', 'adult'],
+      { 'coat-where': 'surface', thickness: 'generous', ground: 'bare', 'rub-with': 'finger' },
+    ],
     ['children', ['plywood', 'plaque', '8-12'], { 'coat-where': 'print' }],
-    ['a stone, whoever makes it', ['slate', 'stone', 'adult'], { 'coat-where': 'print' }],
+    ['a stone, whoever makes it', ['slate', 'stone', 'adult'], { 'coat-where': 'print', thickness: 'light' }],
     ['canvas', ['canvas', 'canvas', 'adult'], { thickness: 'generous' }],
     ['a large piece', ['pine', 'block', 'adult', 'large'], { 'rub-with': 'cloth' }],
   ])('%s', (_name, situation, expected) => {
@@ -167,10 +171,11 @@ describe('what is usual for this piece and group', () => {
       by: 'plan',
     })
   })
-  it('names only surfaces, pieces, ages and “large”', () => {
-    const known = new Set<string>([...woods.map((w) => w.id), ...pieceKinds.map((k) => k.id), ...ageBands, 'large'])
+  it('names only surfaces, pieces, ages, “large” and “pale”', () => {
+    const known = new Set<string>([...woods.map((w) => w.id), ...pieceKinds.map((k) => k.id), ...ageBands, 'large', 'pale'])
     for (const r of recipes)
-      for (const s of r.schools) for (const o of s.options) for (const x of o.usualFor ?? []) expect(known).toContain(x)
+      for (const s of r.schools)
+        for (const o of s.options) for (const x of [...(o.usualFor ?? []), ...(o.notFor ?? [])]) expect(known).toContain(x)
   })
 })
 

@@ -7,6 +7,7 @@ import {
   pictureSize,
   pieceKind,
   pieceKinds,
+  panelMm,
   recipes,
   takesMaterial,
   takesPiece,
@@ -17,17 +18,22 @@ describe('the size of the picture', () => {
   it('is the face of flat pieces, as measured', () => {
     expect(pictureSize(pieceKind('plaque'), { widthMm: 177.8, heightMm: 127 })).toEqual({ widthMm: 177.8, heightMm: 127 })
   })
-  it('goes once round a candle, with its overlap', () => {
-    const at = pictureSize(pieceKind('candle'), { widthMm: 70, heightMm: 100 })
+  it('is a motif on a candle’s front, as wide as it is', () =>
+    expect(pictureSize(pieceKind('candle'), { widthMm: 70, heightMm: 100 })).toEqual({ widthMm: 70, heightMm: 100 }))
+  it('goes once round a candle where the whole is wanted, with its overlap', () => {
+    const at = pictureSize(pieceKind('candle'), { widthMm: 70, heightMm: 100 }, true)
     expect(at.widthMm).toBeCloseTo(Math.PI * 70 + 5, 3)
     expect(at.heightMm).toBe(100)
   })
   it('is the flat part of a stone', () =>
     expect(pictureSize(pieceKind('stone'), { widthMm: 100, heightMm: 80 })).toEqual({ widthMm: 80, heightMm: 64 }))
-  it('a 4 in cover with 1/8 in border gives a panel of 3 3/4 in', () =>
-    expect(pictureSize(pieceKind('accordion'), { widthMm: 101.6, heightMm: 101.6 })).toEqual({ widthMm: 95.25, heightMm: 95.25 }))
-  it('is never nothing, however small the cover', () =>
-    expect(pictureSize(pieceKind('accordion'), { widthMm: 3, heightMm: 3 })).toEqual({ widthMm: 1, heightMm: 1 }))
+  it('is on the cover of a book', () =>
+    expect(pictureSize(pieceKind('accordion'), { widthMm: 101.6, heightMm: 101.6 })).toEqual({ widthMm: 101.6, heightMm: 101.6 }))
+  it('a 4 in cover with 1/8 in border gives a panel of 3 3/4 in, never nothing', () => {
+    expect(panelMm(pieceKind('accordion'), 101.6)).toBe(95.25)
+    expect(panelMm(pieceKind('accordion'), 3)).toBe(1)
+    expect(panelMm(pieceKind('plaque'), 101.6)).toBe(101.6)
+  })
   it('grows with what is measured', () => {
     const side = fc.integer({ min: 20, max: 900 })
     fc.assert(

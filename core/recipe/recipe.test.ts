@@ -84,7 +84,10 @@ describe('choices', () => {
   it('the plan’s goes first, then the house’s, then the recipe’s', () => {
     expect(chosenOption(ground, { ground: 'bare' }, { ground: 'white' })).toMatchObject({ by: 'plan', option: { id: 'bare' } })
     expect(chosenOption(ground, {}, { ground: 'bare' })).toMatchObject({ by: 'house', option: { id: 'bare' } })
-    expect(chosenOption(ground, {}, {})).toMatchObject({ by: 'default', option: { id: 'white' } })
+    expect(chosenOption(ground, {}, {})).toMatchObject({ by: 'default', option: { id: 'bare' } })
+    expect(chosenOption(ground, {}, {}, ['plywood', 'pale'])).toMatchObject({ by: 'default', option: { id: 'white' } })
+    for (const never of ['canvas', 'muslin', 'slate', 'kraft', 'journal', 'mat-board'])
+      expect(chosenOption(ground, { ground: 'white' }, { ground: 'white' }, [never, 'pale'])).toMatchObject({ option: { id: 'bare' } })
     expect(chosenOption(ground, { ground: 'purple' }, {})).toMatchObject({ by: 'default' })
   })
   it('white ground paints, and cures as painted', () => {

@@ -9,11 +9,11 @@ const crowd = (people: number, age: AgeBand, adults: number) => ({ ages: people 
 describe('races', () => {
   test.each([
     ['24 of 8 to 12, two adults', 24, '8-12', 2, 2],
-    ['24 of 8 to 12, four adults', 24, '8-12', 4, 1],
+    ['24 of 8 to 12, three adults', 24, '8-12', 3, 1],
     ['24 under 8, two adults', 24, 'under-8', 2, 3],
     ['one child, one adult', 1, 'under-8', 1, 1],
-    ['12 of 8 to 12, one adult', 12, '8-12', 1, 2],
-    ['13 of 8 to 12, one adult', 13, '8-12', 1, 3],
+    ['16 of 8 to 12, one adult', 16, '8-12', 1, 2],
+    ['17 of 8 to 12, one adult', 17, '8-12', 1, 3],
     ['40 teenagers race alone', 40, '13-17', 1, 1],
     ['40 adults race alone', 40, 'adult', 1, 1],
   ] as [string, number, AgeBand, number, number][])('%s', (_name, people, age, adults, turns) => {
@@ -23,8 +23,8 @@ describe('races', () => {
   })
   it('mixed ages add their shares of an adult', () => {
     const ages = [
-      { age: 'under-8' as const, people: 4 },
-      { age: '8-12' as const, people: 6 },
+      { age: 'under-8' as const, people: 5 },
+      { age: '8-12' as const, people: 8 },
     ]
     expect(turnsOf(resolved('gesso-ground'), { ages, adults: 1, figures: asPractised })[0]!.turns).toBe(2)
     expect(turnsOf(resolved('gesso-ground'), { ages, adults: 2, figures: asPractised })[0]!.turns).toBe(1)

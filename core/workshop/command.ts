@@ -40,7 +40,7 @@ export interface Command {
 const path = v.pipe(
   v.string(),
   v.maxLength(200),
-  v.regex(/^$|^[A-Za-z0-9. -]+(\/[A-Za-z0-9. -]+)*$/, 'not a path | Name fields with slashes between.'),
+  v.regex(/^$|^[A-Za-z0-9 -][A-Za-z0-9. -]*(\/[A-Za-z0-9 -][A-Za-z0-9. -]*)*$/, 'not a path | Name fields with slashes between.'),
 )
 /** Whole numbers that a database column of four bytes takes. */
 const small = () => v.pipe(v.number(), v.integer(), v.minValue(0), v.maxValue(2_147_483_647))

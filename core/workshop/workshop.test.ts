@@ -1,3 +1,4 @@
+import type { AgeBand } from '#core/recipe'
 import fc from 'fast-check'
 import * as v from 'valibot'
 import { describe, expect, it, test } from 'vitest'
@@ -16,7 +17,7 @@ import {
   setHeadcount,
   tableName,
   valueAt,
-  withAges,
+  setAges,
   workshopShape,
   type Change,
   type Command,
@@ -195,10 +196,41 @@ describe('edits', () => {
     expect(applyChanges(moths, edit.changes)!.pieces.some((p) => p.participant === 'moths-of-the-marsh-p18')).toBe(false)
     expect(applyChanges(applyChanges(moths, edit.changes)!, inverse(edit.changes))!.group.participants).toHaveLength(18)
   })
-  it('ages move one person at a time', () => {
-    const older = applyChanges(blocks, withAges(blocks, '13-17', 1))!
-    expect(older.group.participants.filter((p) => p.age === '13-17')).toHaveLength(6)
-    expect(withAges({ ...blocks, group: { ...blocks.group, participants: [] } }, 'adult', 1)).toEqual([])
+  describe('ages', () => {
+    const of14 = applyChanges({ ...moths, pieces: [], group: { ...moths.group, participants: moths.group.participants.slice(0, 14) } }, [])!
+    const bands = (w: Workshop) => ['under-8', '8-12', '13-17', 'adult'].map((b) => w.group.participants.filter((p) => p.age === b).length)
+    const set = (w: Workshop, band: AgeBand, n: number): Workshop => {
+      const made = setAges(w, band, n)
+      if ('most' in made) throw new Error(`${made.most} at the most`)
+      return applyChanges(w, made.changes)!
+    }
+    it('that are set never steal from each other', () => {
+      const first = set(of14, '8-12', 10)
+      expect(bands(first)).toEqual([0, 10, 0, 4])
+      expect(bands(set(first, '13-17', 4))).toEqual([0, 10, 4, 0])
+      expect(bands(set(set(first, '13-17', 2), '8-12', 11))).toEqual([0, 11, 2, 1])
+    })
+    it('what cannot be is refused, with the most that can', () => {
+      const both = set(set(of14, '8-12', 10), '13-17', 4)
+      expect(setAges(both, 'under-8', 1)).toEqual({ most: 0 })
+      expect(setAges(both, '8-12', 11)).toEqual({ most: 10 })
+      expect(setAges({ ...of14, group: { ...of14.group, participants: [] } }, 'adult', 1)).toEqual({ most: 0 })
+    })
+    it('fewer go back to adults, whom nobody has set; the unnamed first, from the back', () => {
+      const first = set(of14, '8-12', 10)
+      expect(bands(set(first, '8-12', 3))).toEqual([0, 3, 0, 11])
+      const nameless = {
+        ...of14,
+        group: { ...of14.group, participants: of14.group.participants.map((p, i) => (i === 2 ? { ...p, name: null } : p)) },
+      }
+      const [change] = (setAges(nameless, '8-12', 1) as { changes: Change[] }).changes
+      expect(change!.path).toBe(`group/participants/${nameless.group.participants[2]!.id}/age`)
+    })
+    it('the same again changes nobody, and remembers that it was set', () => {
+      const made = setAges(of14, 'adult', 14)
+      expect(made).toEqual({ changes: [{ path: 'group/agesSet', before: null, after: ['adult'] }] })
+      expect(setAges(applyChanges(of14, (made as { changes: Change[] }).changes)!, 'adult', 14)).toEqual({ changes: [] })
+    })
   })
   it('seats and tables have names', () => {
     expect([seatNumber(1, 2), tableName(0), tableName(25), tableName(26)]).toEqual(['B3', 'A', 'Z', 'AA'])

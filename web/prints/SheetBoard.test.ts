@@ -64,7 +64,7 @@ function board() {
 describe('a sheet on its board', () => {
   it('says which it is, names its prints, and lists its cuts in whole millimetres in their order', () => {
     const { page, locks } = board()
-    expect(page.find('h2').text()).toBe('Sheet 3 of 26')
+    expect(page.find('h2').text()).toBe('Sheet 3 of 18')
     const names = page.findAll('button.grab').map((b) => b.attributes('aria-label'))
     expect(names).toEqual(locks.sheet.value!.places.map((p) => `${p.print.label}${p.turned ? ', turned' : ''}`))
     const cuts = page.findAll('.cuts li').map((li) => [li.find('i').text(), li.find('b').text()])

@@ -157,7 +157,7 @@ describe('the list of sheets', () => {
     mountIn(SheetsList, { workshop: workshop.id, plan, say, layout: { ...layout, ...more }, prints, number: 1, share, printed: false })
   it('says in words how few are possible', () => {
     expect(list().text()).toContain('No fewer are possible.')
-    expect(list({ lowerBound: 20 }).text()).toContain('At least 20.')
+    expect(list({ lowerBound: 12 }).text()).toContain('At least 12.')
     expect(list().find('.many').text()).toBe(`${layout.sheets.length} sheets`)
   })
   it('while it looks for fewer it says so and can be stopped', async () => {
@@ -166,6 +166,10 @@ describe('the list of sheets', () => {
     await page.find('.progress button').trigger('click')
     expect(page.emitted('stop')).toHaveLength(1)
     expect(list().find('.progress').exists()).toBe(false)
+    // What is still looked for is not said to be impossible, and a count that is proven is not looked for any more.
+    expect([page.text().includes('No fewer'), page.text().includes('18 at the least.')]).toEqual([false, true])
+    expect(page.find('.progress').text()).toContain('leaving more of the last sheet whole')
+    expect(list({ lowerBound: 12 }, 0.5).find('.progress').text()).toContain('looking for fewer')
   })
   it('names the layout in its files, so that the server lays out the same', () => {
     const links = list()

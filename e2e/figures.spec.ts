@@ -15,7 +15,7 @@ test('an estimate is changed where it stands; the plan follows, undo takes it ba
   const glue = page.getByRole('button', { name: /^Decoupage glue: .*Why\?/ })
   const before = await glue.innerText()
   await glue.click()
-  await change(page, 'Wet film of a moderate coat', '300')
+  await change(page, 'Wet film of a generous coat', '600')
   await expect(glue).not.toHaveText(before)
   await expect(page.getByText('set by Noor')).toBeVisible()
   expect((await new AxeBuilder({ page }).include('.why').analyze()).violations).toEqual([])

@@ -42,7 +42,7 @@ export const pictureLines: Record<`picture-${Exclude<PictureCode, 'mirrored'>}` 
     said(`${v['names']}: faces and lettering at sticker size`, `${say.length(v['side']!)} is small: hairlines go with the paper.`),
   'picture-not-permitted': (v) =>
     said(
-      `May ${/house picture$/.test(String(v['names'])) ? String(v['names']).replace(/^A/, 'a') : `${v['names']}’s ${many(v, 'picture', 'pictures')}`} be used?`,
+      `May ${/house pictures?$/.test(String(v['names'])) ? String(v['names']).replace(/^A/, 'a') : `${v['names']}’s ${many(v, 'picture', 'pictures')}`} be used?`,
       'Ask its owner, or a child’s guardian, and note the answer.',
     ),
 }

@@ -86,7 +86,11 @@ function judged(s: Situation, plan: Plan): Finding[] {
   return pictureFindings(s.workshop.pictures ?? [], pictureContext(s, plan))
     .filter((x) => x.finding.level === 'stop' || x.finding.level === 'look')
     .map(({ finding: f, pictures, each }) => {
-      const names = pictures.map((p) => ownerName(people, p, s.seats))
+      const ours = pictures.filter((p) => p.participant === null).length
+      const names = [
+        ...pictures.filter((p) => p.participant !== null).map((p) => ownerName(people, p, s.seats)),
+        ...(ours === 0 ? [] : [ours === 1 ? 'A house picture' : `${ours} house pictures`]),
+      ]
       const worst = Math.min(...each.map((x) => Number(x.values['percent'] ?? 100)))
       const level = f.level === 'stop' ? ('stop' as const) : ('look' as const)
       return {

@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test'
-import { moths, open, saved, url } from './pages'
+import { axe, moths, open, saved, url } from './pages'
 
 test('18 become 19: every figure that depends on it changes, is marked, opens to its reason; undo brings it back', async ({ page }) => {
   await open(page, `${moths}/bench/kit`)
@@ -143,4 +143,23 @@ test('sessions move by keys and the verdict follows', async ({ page }) => {
   for (let i = 0; i < 16; i++) await page.getByRole('button', { name: /Undo/ }).click()
   await expect(page.getByText('Ready by then.')).toBeVisible()
   await saved(page)
+})
+
+test('nobody is stopped at the door; who it is is asked at the first change, in nobody’s way', async ({ page }) => {
+  await page.goto(url(`${moths}/bench/kit`))
+  await expect(page.getByLabel('Pieces by state')).toBeVisible()
+  await expect(page.getByRole('dialog')).toHaveCount(0)
+  await expect(page.getByLabel('You are')).toHaveCount(0)
+  await page.getByRole('button', { name: 'Samples: one more' }).click()
+  await expect(page.getByLabel('You are')).toBeVisible()
+  expect(await axe(page)).toEqual([])
+  await page.getByRole('button', { name: /^Undo/ }).click()
+  await page.getByRole('button', { name: 'Redo' }).click()
+  await page.getByLabel('You are').fill('Ilse')
+  await page.getByRole('button', { name: 'Keep', exact: true }).click()
+  await expect(page.getByLabel('You are')).toHaveCount(0)
+  await page.getByRole('button', { name: /^Undo/ }).click()
+  await saved(page)
+  await page.goto(url('/'))
+  await expect(page.getByText('Ilse, this device')).toBeVisible()
 })

@@ -12,7 +12,7 @@ import { useNewerVersion } from './newerVersion'
 
 // What a first view does not need is fetched when it is asked for.
 const KeySheet = defineAsyncComponent(() => import('./KeySheet.vue'))
-const NameSheet = defineAsyncComponent(() => import('./NameSheet.vue'))
+const NameAsk = defineAsyncComponent(() => import('./NameAsk.vue'))
 const UnsettledNews = defineAsyncComponent(() => import('./UnsettledNews.vue'))
 const WorkshopList = defineAsyncComponent(() => import('./WorkshopList.vue'))
 
@@ -104,7 +104,10 @@ watch([() => workshop.value?.title, () => route.name], ([title]) => (document.ti
         </v-menu>
         <strong v-else-if="house">{{ house.name }}</strong>
         <strong v-else>Both houses</strong>
-        <div class="small two line">{{ workshop ? house?.name : desk.actor ? `${desk.actor}, this device` : 'this device' }}</div>
+        <NameAsk v-if="desk.ready && !desk.actor && desk.done.length > 0" />
+        <div v-else class="small two line">
+          {{ workshop ? house?.name : desk.actor && desk.actor !== 'this device' ? `${desk.actor}, this device` : 'this device' }}
+        </div>
       </div>
       <nav aria-label="Places">
         <router-link
@@ -155,7 +158,6 @@ watch([() => workshop.value?.title, () => route.name], ([title]) => (document.ti
       :house="house ?? desk.houseList[0]"
     />
     <KeySheet v-if="keys" v-model="keys" />
-    <NameSheet v-if="desk.ready && !desk.actor" />
   </v-app>
 </template>
 <style scoped>
@@ -196,6 +198,7 @@ watch([() => workshop.value?.title, () => route.name], ([title]) => (document.ti
   line-height: 1.15;
 }
 .title {
+  min-height: 24px;
   display: flex;
   align-items: center;
   gap: 4px;

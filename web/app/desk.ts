@@ -112,7 +112,7 @@ export const useDesk = defineStore('desk', () => {
         changes: d.changes,
         guards: d.guards ?? [],
         ...(d.intent && { intent: d.intent }),
-        actor: actor.value,
+        actor: actor.value || 'this device',
         at: now.value,
       }),
     ) as Command

@@ -19,7 +19,7 @@ export const mediumTransfer: Recipe = {
     panel: { fit: 'good', note: 'drinks: coat generously', mark: 'E' },
     canvas: { fit: 'good', note: 'ready primed; coat generously', mark: 'P' },
     muslin: { fit: 'good', note: 'work the coat in', mark: 'P' },
-    slate: { fit: 'good', note: 'washed, dried; better cured a quarter longer', mark: 'P' },
+    slate: { fit: 'good', note: 'washed and dried; a light coat', mark: 'P' },
     'mat-board': { fit: 'good', note: 'may buckle: weigh it once dry', mark: 'E' },
     journal: { fit: 'good', note: 'a spare sheet under the page', mark: 'P' },
     kraft: { fit: 'good', note: 'whites become brown', mark: 'E' },

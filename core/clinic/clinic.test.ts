@@ -1,5 +1,5 @@
 import { describe, expect, it, test } from 'vitest'
-import { causes, closerLooks, diagnose, makingOf, questions, symptoms, type Making } from '#core/clinic'
+import { causes, closerLooks, diagnose, makingOf, togetherOf, questions, symptoms, type Making } from '#core/clinic'
 import { demoHouses, demoWorkshops } from '#core/demo'
 import { planWorkshop } from '#core/plan'
 import { latestRecipe, recipes } from '#core/recipe'
@@ -158,6 +158,26 @@ describe('the clinic', () => {
         if (e.answer) expect(questions.find((q) => q.id === e.answer!.question)!.options.map((o) => o.id)).toContain(e.answer.is)
       expect('PE').toContain(c.mark)
     }
+  })
+  describe('two things at once', () => {
+    const stages = stagesOf('medium-transfer')
+    const together = (seen: string[], answers = {}, making = {}) => togetherOf(seen, answers, making, stages)
+    it('share what is seen between them, where neither explains it alone', () => {
+      const seen = ['bald', 'backwards']
+      const best = diagnose(seen, {}, { readsRight: false }, stages)[0]!
+      const [first] = together(seen, {}, { readsRight: false })
+      for (const s of seen) expect(first!.two.some((r) => r.cause.explains[s])).toBe(true)
+      for (const r of first!.two) expect(seen.every((s) => r.cause.explains[s])).toBe(false)
+      expect(first!.sum).toBeGreaterThan(best.sum)
+      expect(first!.two[0].sum).toBeGreaterThanOrEqual(first!.two[1].sum)
+    })
+    it('are at most three pairs, the best first, each possible by itself', () => {
+      const found = together(['bald', 'haze', 'lifts'].slice(0, 2))
+      expect(found.length).toBeLessThanOrEqual(3)
+      expect(found.map((t) => t.sum)).toEqual([...found.map((t) => t.sum)].sort((a, b) => b - a))
+      for (const t of found) for (const r of t.two) expect(r.sum).toBeGreaterThanOrEqual(1)
+    })
+    it('are not asked for where one thing is seen', () => expect(together(['bald'])).toEqual([]))
   })
   it('reads how a piece was made from its plan', () => {
     const workshop = demoWorkshops('2026-05-15')[0]!

@@ -12,10 +12,43 @@ import type { Cause, Evidence, Making, Question, Ranked, When } from './shapes'
  *  speaks against; from 4 on likely, from 1 on possible, 0 can't tell, below -2 ruled out. Weights are estimates (E), shown as blocks
  *  that a person can count. Own method. Ties: the order of the catalogue. */
 export function diagnose(seen: readonly string[], answers: Record<string, string>, making: Making, stages: readonly string[]): Ranked[] {
-  return causes
-    .filter((c) => seen.some((s) => c.explains[s]) && (!c.stages || c.stages.some((s) => stages.includes(s))))
+  return listed(seen, stages)
     .map((c) => rankOne(c, seen, answers, making))
     .sort((a, b) => b.sum - a.sum)
+}
+
+const listed = (seen: readonly string[], stages: readonly string[]): Cause[] =>
+  causes.filter((c) => seen.some((s) => c.explains[s]) && (!c.stages || c.stages.some((s) => stages.includes(s))))
+
+/** Two causes that share what is seen between them. */
+export interface Together {
+  two: [Ranked, Ranked]
+  /** The mean of both, each judged by what it explains itself. */
+  sum: number
+}
+
+/** Pairs of causes that together explain all that is seen where neither does alone: each is judged by its own part, and both have to
+ *  be possible by themselves. The best three; none for one symptom. */
+export function togetherOf(
+  seen: readonly string[],
+  answers: Record<string, string>,
+  making: Making,
+  stages: readonly string[],
+): Together[] {
+  if (seen.length < 2) return []
+  const own = listed(seen, stages).flatMap((c) => {
+    const part = seen.filter((s) => c.explains[s])
+    const ranked = rankOne(c, part, answers, making)
+    return part.length < seen.length && ranked.sum >= 1 ? [{ part, ranked }] : []
+  })
+  const pairs = own.flatMap((a, i) =>
+    own.slice(i + 1).flatMap((b): Together[] => {
+      const all = seen.every((s) => a.part.includes(s) || b.part.includes(s))
+      const two = (a.ranked.sum >= b.ranked.sum ? [a.ranked, b.ranked] : [b.ranked, a.ranked]) as Together['two']
+      return all ? [{ two, sum: (a.ranked.sum + b.ranked.sum) / 2 }] : []
+    }),
+  )
+  return pairs.sort((a, b) => b.sum - a.sum).slice(0, 3)
 }
 
 function rankOne(cause: Cause, seen: readonly string[], answers: Record<string, string>, making: Making): Ranked {
@@ -44,9 +77,9 @@ function holds(when: When, making: Making): boolean {
 
 /** Closer looks that would change something for what is seen. */
 export function closerLooks(seen: readonly string[], stages: readonly string[]): Question[] {
-  const listed = causes.filter((c) => seen.some((s) => c.explains[s]) && (!c.stages || c.stages.some((s) => stages.includes(s))))
+  const found = listed(seen, stages)
   const asked = (e: Evidence, q: string) => e.answer?.question === q
-  return questions.filter((q) => q.symptoms.some((s) => seen.includes(s)) && listed.some((c) => c.evidence.some((e) => asked(e, q.id))))
+  return questions.filter((q) => q.symptoms.some((s) => seen.includes(s)) && found.some((c) => c.evidence.some((e) => asked(e, q.id))))
 }
 
 /** How this piece is made, from its plan; from its own laid time where that is known. */
@@ -62,7 +95,7 @@ export function makingOf(plan: Plan, workshop: Workshop, house: House, piece?: P
   const found: { [K in keyof Making]: Making[K] | undefined } = {
     cureShare: waited !== undefined && cure ? waited / cure.requiredMin : undefined,
     cureShareBetter: waited !== undefined && cure ? waited / cure.recommendedMin : undefined,
-    coat: coatOf(plan),
+    coat: plan.stages.some((x) => x.lays) ? plan.coat : undefined,
     surface: chosen('ground') === 'white' ? 'painted' : undefined,
     material: d.material,
     wetting: chosen('wetting'),
@@ -88,5 +121,3 @@ export function makingOf(plan: Plan, workshop: Workshop, house: House, piece?: P
   }
   return Object.fromEntries(Object.entries(found).filter(([, v]) => v !== undefined)) as Making
 }
-
-const coatOf = (plan: Plan) => plan.chosen.flatMap((c) => c.option.effects).find((e) => e.kind === 'coat')?.coat

@@ -481,7 +481,8 @@ describe('amounts as they are measured', () => {
     expect(of('muslin') / of('mat-board')).toBeGreaterThan(2)
   })
   it('a second top coat is counted, and stays out until it is chosen', () => {
-    const [once, twice] = [{}, { coats: '2' }].map((choices) =>
+    const schools: Record<string, string>[] = [{}, { coats: '2' }]
+    const [once, twice] = schools.map((choices) =>
       film({ ...practices['wood with two top coats of varnish']!, design: { choices } }, 'decoupage-glue'),
     )
     // 127 x 127 mm: generous below, one light coat of 120 um more, and its waste.

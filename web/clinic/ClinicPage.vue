@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
 import { useRoute } from 'vue-router'
-import { closerLooks, diagnose, makingOf, symptoms, type Evidence, type Making } from '#core/clinic'
+import { closerLooks, diagnose, makingOf, symptoms, togetherOf, type Evidence, type Making } from '#core/clinic'
 import { latestRecipe, pieceStates, recipes, resolveRecipe } from '#core/recipe'
 import { blankMaterial } from '#core/recipe'
 import { inZone } from '#core/time'
@@ -48,6 +48,11 @@ const making = computed<Making>(() =>
 )
 const ranked = computed(() => (seen.value.length ? diagnose(seen.value, answers.value, making.value, stages.value) : []))
 const looks = computed(() => closerLooks(seen.value, stages.value))
+/** Two causes that explain all of it together, where the best alone explains less likely. */
+const pairs = computed(() => {
+  const best = ranked.value[0]?.sum ?? 0
+  return togetherOf(seen.value, answers.value, making.value, stages.value).filter((t) => t.sum > best)
+})
 const shown = computed(() => symptoms.filter((s) => diagnose([s.id], {}, {}, stages.value).length > 0))
 const chosen = computed(() => ranked.value[one.value] ?? ranked.value[0])
 watch([seen, answers, who], () => (one.value = 0), { deep: true })
@@ -222,6 +227,12 @@ const missing = computed(() => id.value !== undefined && !w.value)
             >a block, a weight <SourceMark mark="E" />; 4 is likely, 1 possible</span
           >
         </div>
+        <p v-if="pairs.length" class="pairs">
+          <b>More likely two things at once:</b>
+          <template v-for="(t, k) in pairs" :key="k"
+            >{{ k ? '; or ' : ' ' }}{{ t.two[0].cause.name.toLowerCase() }} and {{ t.two[1].cause.name.toLowerCase() }}</template
+          >. <SourceMark mark="E" />
+        </p>
         <div role="radiogroup" aria-label="Causes">
           <button
             v-for="(r, i) in ranked.slice(0, 6)"

@@ -135,7 +135,7 @@ const takes = (m: string) => recipes.filter((r) => r.surfaces[m]).map((r) => `${
             <p class="small two">{{ m.prepare }}</p>
             <p class="small"><b>Takes</b> {{ takes(m.id).join(', ') || 'none of these methods' }}</p>
             <p class="small two">
-              {{ m.surface === 'stone' || m.surface === 'sealed' ? 'cures a quarter longer' : 'cures as practice says' }}
+              {{ m.surface === 'stone' || m.surface === 'sealed' ? 'better cured a quarter longer' : 'cures as practice says' }}
             </p>
           </div>
         </div>

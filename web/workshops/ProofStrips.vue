@@ -25,6 +25,7 @@ watch(near, (list) => desk.want(list.map((w) => w.id)), { immediate: true })
 const more = (isNear: boolean) => isNear && shown.value < props.workshops.length && (shown.value += many)
 const noon = (date: string) => placeLocal({ date, time: '12:00' }, house.value.timeZone).at
 const dayName = (date: string) => sayShortDay(noon(date))
+const isToday = (date: string) => date === readInstant(now.value).toPlainDate().toString()
 </script>
 <template>
   <div class="strips" role="list" aria-label="All workshops">
@@ -37,12 +38,13 @@ const dayName = (date: string) => sayShortDay(noon(date))
           :style="{ left: `${t.at}%` }"
           >{{ dayName(t.date).slice(4) }}</span
         ><span
-          v-for="d in scale.week.days"
+          v-for="(d, i) in scale.week.days"
           :key="d.date"
           class="tick day"
-          :class="{ today: d.date === readInstant(now).toPlainDate().toString() }"
+          :class="{ today: isToday(d.date) }"
           :style="{ left: `${d.at}%` }"
-          >{{ dayName(d.date).slice(0, 3) }} {{ readInstant(noon(d.date)).day }}</span
+          :title="dayName(d.date)"
+          >{{ i === 0 || isToday(d.date) ? dayName(d.date).slice(0, 3) : '' }} {{ readInstant(noon(d.date)).day }}</span
         >
       </div>
     </div>

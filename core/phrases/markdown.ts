@@ -12,6 +12,7 @@ export function sheetMarkdown(t: SheetText): string {
     t.never && `**${t.never}**`,
     t.why && `${t.why}${t.mark === 'E' ? ' (estimate)' : ''}`,
     t.chain.map((c) => (c.done ? `**${c.word}**` : c.word)).join(' → '),
+    t.stepsTitle && `### ${t.stepsTitle}`,
     t.steps.map((s, i) => `${i + 1}. **${s.title}.** ${s.text}`).join('\n'),
     t.bag.length > 0 && `### In the bag\n\n${list(t.bag, '- [ ]')}`,
     t.faults.length > 0 && `### What if\n\n${list(t.faults.map((f) => `${f.seen}: ${f.now}`))}`,

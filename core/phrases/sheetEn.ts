@@ -24,7 +24,9 @@ export interface SheetText {
   why: string
   mark: Mark | null
   chain: { state: PieceState; word: string; done: boolean }[]
+  /** What is left to do; for a finished piece how it was made, so that it can be done again: `stepsTitle` says so. */
   steps: { title: string; text: string }[]
+  stepsTitle: string
   bag: string[]
   faults: { seen: string; now: string }[]
   cautions: string[]
@@ -47,13 +49,46 @@ export function sheetText(sheet: TakeHomeSheet, plan: Plan, workshop: Workshop, 
     date: last ? sayDay(last.from) : '',
     ...(doubt(sheet, plan, house) ?? headline(sheet, workshop, plan, house)),
     chain: sheet.chain.map((state, i) => ({ state, word: stateWord(state, plan.recipe.words, plan.rounds), done: i < sheet.done })),
-    steps: sheet.steps.map((s) => ({ title: s.title, text: wording === 'few' ? s.few : s.more })),
+    ...(sheet.group === 'finished' && sheet.steps.length === 0
+      ? { stepsTitle: 'How it was made, to do it again', steps: howMade(plan, house) }
+      : { stepsTitle: '', steps: sheet.steps.map((s) => ({ title: s.title, text: wording === 'few' ? s.few : s.more })) }),
     bag: sheet.bag,
     faults: sheet.faults.map((f) => ({ seen: f.seen, now: f.now })),
     cautions: sheet.cautions,
     care: sheet.care.join(' '),
     ask: house.contact ? `Stuck? Ask ${house.contact}.` : `Stuck? Ask at ${house.name}.`,
   }
+}
+
+/** The recipe as this group made it: what one piece takes, then each step with its minutes, its cue and its wait. */
+function howMade(plan: Plan, house: House): SheetText['steps'] {
+  const say = phrases(house, plan.now)
+  const takes = plan.kit
+    .filter((l) => !l.durable && l.each && l.unit !== 'count' && l.material !== 'baking-paper')
+    .map((l) => `${l.name.toLowerCase()} ${say.amount(l.each!, l.unit)}`)
+  const print =
+    plan.print.prints === 0
+      ? []
+      : [`a ${plan.ink === 'any' ? '' : `${plan.ink} `}print, ${plan.print.mirrored ? 'mirrored' : 'not mirrored'}, on ${plan.print.stock}`]
+  const first = [...print, ...takes].join('; ')
+  return [
+    { title: 'For one', text: `${first[0]?.toUpperCase() ?? ''}${first.slice(1)}.` },
+    ...plan.stages
+      .filter((s) => s.id !== 'print')
+      .map((s) => {
+        const wait = s.then?.cures
+          ? ` Then ${sayMinutes(plan.figures['cure-better']?.value as number)}, never under ${sayMinutes(plan.figures['cure-least']?.value as number)}.`
+          : s.then && s.then.least.value > 0
+            ? ` Then ${sayMinutes(s.then.least.value)} at least.`
+            : s.then?.most && s.then.most.value <= 10
+              ? ` Go on within ${sayMinutes(s.then.most.value)}.`
+              : ''
+        return {
+          title: s.attended ? s.name : `${s.name}, ${sayMinutes(s.minutes.value)}`,
+          text: `${s.pass}${plan.figures['cure-least'] || !s.then?.cures ? wait : ''}`,
+        }
+      }),
+  ]
 }
 
 const pieceMaterial = (workshop: Workshop) => {

@@ -109,6 +109,68 @@ describe('the sheet as text', () => {
   it('says it in a 24-hour clock where the house does', () => {
     expect(text('few', { ...house, units: 'metric' }).when).toBe('Saturday 16 May, after 17:00')
   })
+  it('of a finished piece carries how it was made, so that it can be done again', () => {
+    const all = plan(moths)
+    const rune = sheetText(
+      all.takeHome.find((s) => s.name === 'Rune')!,
+      all,
+      moths,
+      house,
+      'few',
+    )
+    expect(rune).toMatchObject({ headline: 'What it is now', when: 'Sealed, still soft', stepsTitle: 'How it was made, to do it again' })
+    expect(rune.steps[0]).toEqual({
+      title: 'For one',
+      text: 'A toner print, mirrored, on plain paper, the thinner the better; decoupage glue 2 ¼ tsp; white paint 1 ¼ tsp; cord 15 ¾ in.',
+    })
+    expect(rune.steps.find((s) => s.title.startsWith('Name the back'))!.text).toContain('Then 24 h, never under 12 h.')
+    expect(rune.steps.map((s) => s.title)).toContain('Dry, then look, 12 min')
+    expect(sheetMarkdown(rune)).toContain('### How it was made, to do it again')
+    expect(text('few').stepsTitle).toBe('')
+  })
+  it('of a plan that does not hold says so, but for what is known and what is still true', () => {
+    const short: Workshop = { ...moths, pieces: [], sessions: [moths.sessions[0]!, { ...moths.sessions[1]!, end: '11:00' }] }
+    const p1 = plan(short, '2026-05-14T09:00:00-04:00[America/New_York]')
+    const of = (name: string, q = p1, w = short) =>
+      sheetText(
+        q.takeHome.find((s) => s.name === name)!,
+        q,
+        w,
+        house,
+        'few',
+      )
+    expect(of('Rune')).toMatchObject({ headline: 'Not to hand out yet', when: 'This plan does not hold', never: '' })
+    expect(of('Rune').why).toMatch(/Class 2 .*Once that is settled, print it again\.$/)
+    const soon: Workshop = {
+      ...moths,
+      pieces: [],
+      sessions: [moths.sessions[0]!, { ...moths.sessions[1]!, date: '2026-05-15', start: '05:00', end: '08:00' }],
+    }
+    const p2 = plan(soon, '2026-05-14T09:00:00-04:00[America/New_York]')
+    expect(of('Rune', p2, soon).headline).toBe('Ready to rub')
+    const known = withPiece('Edda', { state: 'sealed', asIs: true })
+    const p3 = plan({ ...known, sessions: short.sessions })
+    expect(of('Edda', p3, known).headline).toBe('What it is now')
+  })
+  it('says when a piece is laid that is not yet, or that no date is set, or whom to ask when all is over', () => {
+    const none: Workshop = { ...moths, pieces: [], sessions: [] }
+    const of = (w: Workshop, now?: string) => {
+      const q = plan(w, now)
+      return sheetText(
+        q.takeHome.find((s) => s.name === 'Edda')!,
+        q,
+        w,
+        house,
+        'few',
+      )
+    }
+    expect(of(none)).toMatchObject({ when: 'No date is set', why: 'Ask Noor at the craft desk when it is.' })
+    expect(of(moths)).toMatchObject({
+      when: 'Saturday 16 May, 10:00 am',
+      why: 'Yours is laid then, in Craft room, class 2 of 2. A piece waits for you.',
+    })
+    expect(of(moths, sunday).why).toBe('The classes are over and yours has still to be laid. Ask Noor at the craft desk.')
+  })
   it('more words say more', () => {
     expect(text('more').steps[0]!.text.length).toBeGreaterThan(text('few').steps[0]!.text.length)
   })

@@ -176,6 +176,7 @@ describe('letters', () => {
       mark: null,
       chain: [],
       steps: [],
+      stepsTitle: '',
       bag: [],
       faults: [],
       cautions: [],

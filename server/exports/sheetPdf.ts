@@ -108,6 +108,7 @@ function chain(doc: Doc, t: SheetText, c: Column, top: number): number {
 
 function steps(doc: Doc, t: SheetText, c: Column, top: number): number {
   if (t.steps.length === 0) return top
+  if (t.stepsTitle) top = write(doc, t.stepsTitle, { x: c.x, y: top, width: c.width, size: c.size + 2, style: 'bold' }) + 4
   const columns = c.size > 12 ? 1 : 2
   const width = (c.width - (columns - 1) * 20) / columns
   const perColumn = Math.ceil(t.steps.length / columns)

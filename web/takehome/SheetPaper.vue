@@ -41,7 +41,8 @@ defineProps<{
         <PieceToken :state="c.state" :size="28" /><span :class="{ b: c.done }">{{ c.word }}</span>
       </li>
     </ol>
-    <ol v-if="text.steps.length" class="steps">
+    <p v-if="text.stepsTitle" class="h">{{ text.stepsTitle }}</p>
+    <ol v-if="text.steps.length" class="steps" :class="{ made: text.stepsTitle }">
       <li v-for="(s, i) in text.steps" :key="i">
         <b class="n">{{ i + 1 }}</b>
         <div>
@@ -170,6 +171,10 @@ header > div {
   columns: 2;
   column-gap: 22px;
   border-bottom: 2px solid;
+}
+/* Cues are short: a recipe to keep is set closer than things to do. */
+.made li {
+  padding-bottom: 5px;
 }
 .large .steps {
   columns: 1;

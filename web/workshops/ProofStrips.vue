@@ -38,13 +38,13 @@ const isToday = (date: string) => date === readInstant(now.value).toPlainDate().
           :style="{ left: `${t.at}%` }"
           >{{ dayName(t.date).slice(4) }}</span
         ><span
-          v-for="(d, i) in scale.week.days"
+          v-for="d in scale.week.days"
           :key="d.date"
           class="tick day"
           :class="{ today: isToday(d.date) }"
           :style="{ left: `${d.at}%` }"
           :title="dayName(d.date)"
-          >{{ i === 0 || isToday(d.date) ? dayName(d.date).slice(0, 3) : '' }} {{ readInstant(noon(d.date)).day }}</span
+          >{{ readInstant(noon(d.date)).day }}</span
         >
       </div>
     </div>

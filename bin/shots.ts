@@ -19,6 +19,7 @@ const shots: { name: string; path: string; dark?: boolean; narrow?: boolean; pre
   { name: 'recipes', path: '/house/saltbox/recipes', press: ['Medium transfer'] },
   { name: 'safety', path: '/w/heron-pages/safety' },
   { name: 'house', path: '/house/saltbox' },
+  { name: 'figures', path: '/house/saltbox/figures' },
 ]
 
 const stop = await setup()
@@ -34,9 +35,9 @@ for (const s of shots) {
   await page.evaluate(() => document.fonts.ready.then(() => undefined))
   for (const name of s.press ?? []) await page.getByRole('button', { name }).first().click()
   await page.waitForTimeout(s.wait ?? 900)
-  await page.screenshot({ path: `docs/screenshots/demo/${s.name}.png` })
+  await page.screenshot({ path: `docs/screenshots/${s.name}.png` })
   await page.close()
-  console.log(`docs/screenshots/demo/${s.name}.png`)
+  console.log(`docs/screenshots/${s.name}.png`)
 }
 await browser.close()
 stop()

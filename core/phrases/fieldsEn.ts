@@ -8,6 +8,7 @@ const names: Record<string, string> = {
   [pathText(inWorkshop.group.helpers)]: 'helpers',
   [pathText(inWorkshop.group.tables)]: 'tables',
   [pathText(inWorkshop.group.participants)]: 'how many people',
+  [pathText(inWorkshop.group.agesSet)]: 'the ages',
   [pathText(inWorkshop.choices.spares)]: 'spares',
   [pathText(inWorkshop.choices.samples)]: 'samples',
   [pathText(inWorkshop.choices.confidence)]: 'how sure the spares make',

@@ -14,6 +14,7 @@ export function copyOf(w: Workshop, to: { title: string; houseId: string; at: st
     group: {
       tables: w.group.tables,
       helpers: w.group.helpers,
+      ...(w.group.agesSet && { agesSet: w.group.agesSet }),
       participants: w.group.participants.map((p) => ({ id: fresh(), seat: p.seat, name: null, age: p.age, misses: [] })),
     },
     designs: w.designs.map((d) => ({ ...d, id: fresh() })),

@@ -88,6 +88,21 @@ describe('what changes something is taken from here alone', () => {
   })
 })
 
+describe('a body that is said to be larger than is taken', () => {
+  it('is answered before it comes', async () => {
+    const status = await new Promise<number>((resolve, reject) => {
+      const headers = { 'content-type': 'application/json', 'content-length': '3000000' }
+      const req = request({ port, path: '/api/commands', method: 'POST', headers }, (res) => {
+        resolve(res.statusCode!)
+        req.destroy()
+      })
+      req.on('error', reject)
+      req.flushHeaders()
+    })
+    expect(status).toBe(413)
+  }, 5000)
+})
+
 describe('the names that the server answers to', () => {
   test.each<[string, number]>([
     ['127.0.0.1:1', 200],

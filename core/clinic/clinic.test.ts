@@ -177,6 +177,13 @@ describe('the clinic', () => {
       expect(found.map((t) => t.sum)).toEqual([...found.map((t) => t.sum)].sort((a, b) => b - a))
       for (const t of found) for (const r of t.two) expect(r.sum).toBeGreaterThanOrEqual(1)
     })
+    it('are never one that explains all of it by itself, and another', () => {
+      const ids = symptoms.map((s) => s.id)
+      const pairs = ids.flatMap((a, i) => ids.slice(i + 1).map((b) => [a, b]))
+      expect(pairs.some((seen) => causes.some((c) => seen.every((s) => c.explains[s])))).toBe(true)
+      for (const seen of pairs)
+        for (const t of together(seen)) for (const r of t.two) expect(seen.every((s) => r.cause.explains[s])).toBe(false)
+    })
     it('are not asked for where one thing is seen', () => expect(together(['bald'])).toEqual([]))
   })
   it('reads how a piece was made from its plan', () => {

@@ -514,3 +514,35 @@ describe('a class whose heat tools are counted', () => {
     expect(candles(60, enough - 1).findings.some((f) => f.code === 'does-not-fit')).toBe(true)
   })
 })
+
+describe('what happened beats what was planned', () => {
+  const w = make(practices['wooden plaques over two evenings']!)
+  const laid = (times: string[]) =>
+    planWorkshop({
+      workshop: {
+        ...w,
+        pieces: times.map((t, i) => ({
+          id: `p${i}-d1`,
+          participant: `p${i}`,
+          state: 'laid' as const,
+          laidAt: `2026-05-20T${t}:00-04:00[America/New_York]`,
+        })),
+      },
+      house,
+      now,
+    })
+  it('the wait counts from the last piece that was laid, whatever the order in which they were', () => {
+    expect(planOf(practices['wooden plaques over two evenings']!).split.cure!.earliestAt).toBe(
+      '2026-05-21T08:00:00-04:00[America/New_York]',
+    )
+    for (const times of [
+      ['18:10', '19:25', '18:40'],
+      ['19:25', '18:10', '18:40'],
+      ['18:10', '18:40', '19:25'],
+    ]) {
+      const plan = laid(times)
+      expect(plan.split.cure!.earliestAt).toBe('2026-05-21T07:25:00-04:00[America/New_York]')
+      expect(plan.figures['earliest']!.because.inputs[0]).toEqual({ name: 'laid', value: '2026-05-20T19:25:00-04:00[America/New_York]' })
+    }
+  })
+})

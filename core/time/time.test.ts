@@ -15,6 +15,7 @@ import {
   minutesBetween,
   openSpans,
   placeLocal,
+  wakingFrom,
   roundUpToHour,
   sayClock,
   sayDay,
@@ -183,4 +184,32 @@ describe('saying times', () => {
       { seed: 2, numRuns: 80 },
     )
   })
+})
+
+describe('a waking hour', () => {
+  const hours: Hours = {
+    week: {
+      mon: { from: '09:00', to: '20:00' },
+      tue: { from: '07:00', to: '20:00' },
+      wed: null,
+      thu: { from: '09:00', to: '20:00' },
+      fri: { from: '09:00', to: '20:00' },
+      sat: null,
+      sun: null,
+    },
+    closedDays: ['2026-05-26'],
+    timeZone: 'America/New_York',
+  }
+  const at = (date: string, time: string) => placeLocal({ date, time }, hours.timeZone).at
+  test.each([
+    ['by day it is the moment itself', '2026-05-18', '14:00', '2026-05-18', '14:00'],
+    ['at eight in the morning too', '2026-05-18', '08:00', '2026-05-18', '08:00'],
+    ['and at ten in the evening', '2026-05-18', '22:00', '2026-05-18', '22:00'],
+    ['by night 8, before the house opens at 9', '2026-05-18', '02:00', '2026-05-18', '08:00'],
+    ['or the opening, where that is earlier', '2026-05-19', '02:00', '2026-05-19', '07:00'],
+    ['late in the evening it is the next morning', '2026-05-18', '23:00', '2026-05-19', '07:00'],
+    ['an opening that is over counts no more', '2026-05-19', '07:30', '2026-05-19', '08:00'],
+    ['on a day that is closed it is 8', '2026-05-20', '03:00', '2026-05-20', '08:00'],
+    ['on a closed date too', '2026-05-26', '03:00', '2026-05-26', '08:00'],
+  ])('%s', (_name, date, time, toDate, toTime) => expect(wakingFrom(at(date, time), hours)).toBe(at(toDate, toTime)))
 })

@@ -202,6 +202,7 @@ describe('a copy', () => {
     let n = 0
     const from: Workshop = {
       ...blocks,
+      group: { ...blocks.group, agesSet: ['8-12'] },
       locks: [{ id: 'x', sheet: 0, xMm: 1, yMm: 1, turned: false }],
       picturesErased: [{ id: 'e', at: '', count: 1, why: 'due' }],
       errandsDone: ['pack'],
@@ -212,6 +213,7 @@ describe('a copy', () => {
       { title: 'x'.repeat(200), houseId: 'tidewater', at: '2026-05-15T15:00:00-04:00[America/New_York]' },
       () => `f${++n}`,
     )
+    expect(copy.group.agesSet).toEqual(['8-12'])
     expect(Object.keys(copy).sort()).toEqual([
       'archivedAt',
       'choices',

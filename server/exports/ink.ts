@@ -1,6 +1,7 @@
 import * as fontkit from 'fontkit'
 import type PDFKit from 'pdfkit'
 import { faces, fallbacks, type Face } from './fonts'
+import { fontAt } from './sfnt'
 
 export type Doc = typeof PDFKit.prototype
 type Style = keyof typeof fallbacks
@@ -24,7 +25,7 @@ function open(face: Face): { hasGlyphForCodePoint(code: number): boolean } {
 }
 
 export function registerFaces(doc: Doc): void {
-  for (const [name, path] of Object.entries(faces)) doc.registerFont(name, path)
+  for (const [name, path] of Object.entries(faces)) doc.registerFont(name, fontAt(path))
 }
 
 /** A style's face for each run of a text; null when some letter is in no face. */

@@ -108,9 +108,17 @@ const gets = (a: string, b: string) => [
   `/api/workshops/${a}/print-jobs/${b}.pdf`,
   `/api/workshops/${a}/prints/${b}.png?steps=${b}`,
   `/api/workshops/${a}/prints.pdf?sheets=${b}&steps=${a}&proof=${b}`,
-  ...['workshop.json', 'plan.json', 'roster.csv', 'kit.csv', 'sessions.ics', 'take-home.md', 'take-home.pdf'].map(
-    (f) => `/api/workshops/${a}/${f}?who=${b}&wording=${a}&paper=${b}`,
-  ),
+  ...[
+    'workshop.json',
+    'plan.json',
+    'roster.csv',
+    'kit.csv',
+    'sessions.ics',
+    'before.md',
+    'before.pdf',
+    'take-home.md',
+    'take-home.pdf',
+  ].map((f) => `/api/workshops/${a}/${f}?who=${b}&wording=${a}&paper=${b}`),
 ]
 const posts = (a: string, b: string) => [
   '/api/commands',

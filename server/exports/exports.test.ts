@@ -1,3 +1,4 @@
+import { beforePdf } from './beforePdf'
 import ICAL from 'ical.js'
 import { afterAll, beforeAll, describe, expect, it, test } from 'vitest'
 import { demoWorkshops } from '#core/demo'
@@ -35,6 +36,31 @@ describe('JSON', () => {
     expect(plan.plan.figures.sheets.because.inputs.length).toBeGreaterThan(1)
     expect(plan.said.decisions).toContain('18 adults')
   })
+})
+
+describe('the page before the class', () => {
+  it('is a PDF of two sides, black only, and a page more only where it must be', async () => {
+    const pages = (b: Buffer) => (b.toString('latin1').match(/\/Type \/Page\b/g) ?? []).length
+    for (const [id, paper] of [
+      ['lighthouse-blocks', 'a4'],
+      ['heron-pages', 'letter'],
+      ['moths-of-the-marsh', 'letter'],
+    ]) {
+      const { body, type } = await server.api.get(`/api/workshops/${id}/before.pdf?paper=${paper}`).responseType('blob')
+      expect([type, pages(body as Buffer)]).toEqual(['application/pdf', 2])
+    }
+    const long = {
+      title: 'x'.repeat(120),
+      about: [],
+      doubt: '',
+      parts: [{ title: 'Bring', by: '', lines: Array<string>(400).fill('one more thing to bring') }],
+      helper: [],
+    }
+    expect(pages(await beforePdf(long, 'a4'))).toBeGreaterThan(1)
+    expect(pages(await beforePdf({ ...long, parts: [] }, 'a4'))).toBe(1)
+  })
+  it('and Markdown', async () =>
+    expect((await server.api.get('/api/workshops/heron-pages/before.md')).text).toMatch(/^# Before the class: Heron pages/))
 })
 
 describe('text that people type', () => {

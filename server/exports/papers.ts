@@ -3,12 +3,13 @@ import * as v from 'valibot'
 import { planFormat, writeWorkshop } from '#core/exchange'
 import type { House } from '#core/house'
 import { planWorkshop, type Plan } from '#core/plan'
-import { sayPlan, seatOf, sheetMarkdown, sheetText } from '#core/phrases'
+import { beforeMarkdown, beforeText, sayPlan, seatOf, sheetMarkdown, sheetText } from '#core/phrases'
 import { readInput } from '#core/reasons'
 import type { Workshop } from '#core/workshop'
 import type { Clock } from '../clock'
 import { loadHouse, loadWorkshop } from '../desk/documents'
 import { NotFound } from '../errors'
+import { beforePdf } from './beforePdf'
 import { calendarOf } from './calendar'
 import { sheetsPdf } from './sheetPdf'
 import { kitCsv, rosterCsv } from './tables'
@@ -44,6 +45,16 @@ const makers = {
     type: 'text/calendar',
     name: `${workshop.id}.ics`,
     body: calendarOf(workshop, house, plan),
+  }),
+  'before.md': ({ workshop, plan, house }) => ({
+    type: 'text/markdown',
+    name: `${workshop.id}-before.md`,
+    body: beforeMarkdown(beforeText(plan, workshop, house)),
+  }),
+  'before.pdf': async ({ workshop, plan, house }, query) => ({
+    type: 'application/pdf',
+    name: `${workshop.id}-before.pdf`,
+    body: await beforePdf(beforeText(plan, workshop, house), readInput(options, query).paper ?? house.paper),
   }),
   'take-home.md': (p, query) => ({
     type: 'text/markdown',

@@ -136,7 +136,8 @@ onBeforeUnmount(() => window.removeEventListener('resize', measure))
     <div class="head">
       <h1>{{ title }}</h1>
       <p class="key small" aria-hidden="true"><i class="night" /> night <i class="closed" /> closed <i class="cured" /> on the shelf</p>
-      <v-btn :to="`/w/${id}/bench/sessions`">Type the times</v-btn><v-btn :href="`/api/workshops/${id}/sessions.ics`">Calendar</v-btn>
+      <v-btn :to="`/w/${id}/bench/sessions`">Type the times</v-btn><v-btn :href="`/api/workshops/${id}/sessions.ics`">Calendar</v-btn
+      ><v-btn color="primary" variant="flat" :href="`/api/workshops/${id}/before.pdf`" target="_blank">Before the class</v-btn>
     </div>
     <div v-if="wide" class="drawing">
       <div class="labels" aria-hidden="true">

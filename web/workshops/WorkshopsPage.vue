@@ -180,7 +180,7 @@ function takeIn() {
         </p>
         <div class="row">
           <v-btn color="primary" variant="flat" :href="`/api/workshops/${next.w.id}/take-home.pdf`" target="_blank">Print all sheets</v-btn
-          ><v-btn :to="`/w/${next.w.id}/bench/kit`">Pack: the kit</v-btn>
+          ><v-btn :href="`/api/workshops/${next.w.id}/before.pdf`" target="_blank">Before the class</v-btn>
         </div>
         <p class="two small">{{ next.plan.takeHome.length }} take-home sheets, one PDF</p>
       </div>

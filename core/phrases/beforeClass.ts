@@ -1,0 +1,119 @@
+import { clockOf, type House } from '#core/house'
+import type { KitLine } from '#core/kit'
+import type { Plan } from '#core/plan'
+import { cautions } from '#core/recipe'
+import { sayClock, sayDay } from '#core/time'
+import type { Workshop } from '#core/workshop'
+import { phrases } from './phrases'
+import { ageName, sayList } from './words'
+
+/** The page before the class: what is to buy, print, cut, paint, start and bring, by when and for whom; and the helper's half. */
+export interface BeforeText {
+  title: string
+  /** What is made, by how many, when and where. */
+  about: string[]
+  /** A plan that does not hold says so here. */
+  doubt: string
+  parts: { title: string; by: string; lines: string[] }[]
+  helper: { title: string; lines: string[] }[]
+}
+
+/** The page before the class, from the plan as it is; one text for paper and Markdown. */
+export function beforeText(plan: Plan, workshop: Workshop, house: House): BeforeText {
+  const say = phrases(house, plan.now)
+  const clock = clockOf(house)
+  const stop = plan.findings.find((f) => f.level === 'stop')
+  const by = (code: string) => {
+    const e = plan.errands.find((x) => x.code === code)
+    return e ? `${e.startBy ? 'begin by' : 'by'} ${say.at(e.by)}${e.state === 'done' ? ', done' : e.state === 'late' ? ', late' : ''}` : ''
+  }
+  const packs = (l: KitLine) =>
+    l.toGet.packs.map((p) => `${p.count} ${p.count === 1 ? p.noun : (p.plural ?? `${p.noun}s`)} of ${size(l, p.size)}`).join(' + ')
+  const size = (l: KitLine, n: number) =>
+    l.unit === 'ml' || l.unit === 'mm' ? say.amount(n, l.unit) : l.unit === 'strips' ? `${n} strips` : String(n)
+  const bought = plan.kit.filter((l) => l.toGet.packs.length > 0)
+  const brought = plan.kit.filter((l) => l.sheets === undefined && l.need > 0)
+  const ahead = plan.errands.filter((e) => e.code === 'paint' || e.code === 'trim')
+  const samples = plan.errands.filter((e) => e.code === 'sample')
+  const parts = [
+    {
+      title: 'Buy',
+      by: by('order'),
+      lines: [
+        ...bought.map((l) => `${l.name}, ${l.note ? `${l.note}: ` : ''}${packs(l)}`),
+        ...(bought.length ? [`In all ${say.amount(plan.figures['cost-total']!.value, 'minor')}, estimated`] : []),
+      ],
+    },
+    {
+      title: 'Print',
+      by: by('print'),
+      lines:
+        plan.print.prints === 0
+          ? []
+          : [
+              `${plan.print.prints} prints on ${plan.print.sheets} ${plan.print.sheets === 1 ? 'sheet' : 'sheets'}, ${plan.print.paper.name}, ${plan.print.mirrored ? 'mirrored' : 'not mirrored'}`,
+              `${say.length(plan.print.widthMm)} × ${say.length(plan.print.heightMm)} each, on ${plan.print.stock}`,
+              plan.ink === 'any' ? 'any ink' : `${plan.ink} only`,
+              ...(plan.takeHome.length ? [`${plan.takeHome.length} take-home sheets`] : []),
+            ],
+    },
+    {
+      title: 'Prepare',
+      by: '',
+      lines: ahead.map((e) => `${say.errand(e).title}: by ${say.at(e.by)}${e.state === 'done' ? ', done' : ''}`),
+    },
+    {
+      title: 'Samples to show',
+      by: '',
+      lines: [
+        ...samples.map((e) => `${say.errand(e).title}: begin by ${say.at(e.by)}${e.state === 'done' ? ', done' : ''}`),
+        ...plan.stageSamples.filter((s) => !s.startBy).map((s) => `${s.name}: on the day`),
+      ],
+    },
+    { title: 'Bring', by: by('pack'), lines: brought.map((l) => `${say.amount(l.need, l.unit)} ${l.name.toLowerCase()}`) },
+  ]
+  const ages = plan.adults.byAge.map((a) =>
+    a.age === 'adult'
+      ? `${a.people} ${a.people === 1 ? 'adult' : 'adults'}`
+      : `${a.people} ${/^\d/.test(ageName(a.age)) ? 'of ' : ''}${ageName(a.age)}`,
+  )
+  return {
+    title: workshop.title,
+    about: [
+      `${plan.people} × ${plan.pieceName}, ${plan.recipe.name.toLowerCase()}`,
+      `${sayList(ages)}; tables of ${plan.seating.join(', ')}; ${plan.adults.needed} ${plan.adults.needed === 1 ? 'adult' : 'adults'} needed, ${plan.adults.coming} coming`,
+      ...plan.sessions.map(
+        (s) => `Class ${s.number}: ${sayDay(s.from)}, ${sayClock(s.from, clock)} to ${sayClock(s.to, clock)}, ${s.room}`,
+      ),
+    ],
+    doubt: stop && stop.code !== 'no-people' ? `This plan does not hold yet: ${say.finding(stop).title}.` : '',
+    parts: parts.filter((p) => p.lines.length > 0),
+    helper: plan.split.loads.map((l) => {
+      const session = plan.sessions.find((s) => s.id === l.sessionId)!
+      const stages = plan.stages.filter((s) => l.stages.some((x) => x.id === s.id))
+      const hands = [...new Set(stages.flatMap((s) => s.cautions))].map((c) => `${cautions[c].where}: ${cautions[c].text}`)
+      return {
+        title: `Class ${session.number}, ${sayDay(session.from)}, ${sayClock(session.from, clock)}: ${say.minutes(l.neededMin)} of ${say.minutes(l.availableMin)}`,
+        lines: [
+          ...stages.map((s) => `${s.name}, ${say.minutes(s.minutes.value)}. Right: ${s.pass} Wrong: ${s.fail}`),
+          ...(hands.length ? [`Take care. ${hands.join('. ')}.`] : []),
+        ],
+      }
+    }),
+  }
+}
+
+const plain = (text: string) => text.replace(/([\\`*_{}[\]<>#+!|~])/g, '\\$1').replace(/\r?\n/g, ' ')
+
+/** The page before the class as Markdown; what people typed is escaped. */
+export function beforeMarkdown(t: BeforeText): string {
+  const blocks = [
+    `# Before the class: ${plain(t.title)}`,
+    t.about.map((x) => `- ${plain(x)}`).join('\n'),
+    t.doubt && `**${plain(t.doubt)}**`,
+    ...t.parts.map((p) => `## ${p.title}${p.by ? `, ${plain(p.by)}` : ''}\n\n${p.lines.map((l) => `- [ ] ${plain(l)}`).join('\n')}`),
+    t.helper.length > 0 && '# For the helper',
+    ...t.helper.map((h) => `## ${plain(h.title)}\n\n${h.lines.map((l) => `- ${plain(l)}`).join('\n')}`),
+  ]
+  return `${blocks.filter(Boolean).join('\n\n')}\n`
+}

@@ -1,0 +1,110 @@
+import PDFDocument from 'pdfkit'
+import type { House } from '#core/house'
+import type { BeforeText } from '#core/phrases'
+import { heightOf, registerFaces, write, type Doc } from './ink'
+
+const mm = 72 / 25.4
+const margin = 12 * mm
+const ink = '#000000'
+/** Letters, smallest first tried last: a page more rather than smaller ones. */
+const sizes = [11, 10]
+
+/** The page before the class as a PDF, black only: the instructor's half on one side, the helper's on another; a page more where letters
+ *  of 10 points would not do. Resolves to the bytes. */
+export function beforePdf(t: BeforeText, paper: House['paper']): Promise<Buffer> {
+  const doc = new PDFDocument({
+    size: paper === 'a4' ? 'A4' : 'LETTER',
+    margin,
+    autoFirstPage: false,
+    info: { Title: `${t.title}: before the class`, Producer: 'Imprenta', Creator: 'Imprenta' },
+  })
+  const done = new Promise<Buffer>((resolve, reject) => {
+    const parts: Buffer[] = []
+    doc.on('data', (p: Buffer) => parts.push(p))
+    doc.on('end', () => resolve(Buffer.concat(parts)))
+    doc.on('error', reject)
+  })
+  registerFaces(doc)
+  doc.addPage()
+  const blocks = t.parts.map((p) => ({ title: p.by ? `${p.title}, ${p.by}` : p.title, lines: p.lines, boxes: true }))
+  half(doc, 'Before the class', t.title, [...t.about, ...(t.doubt ? [t.doubt] : [])], blocks)
+  if (t.helper.length > 0) {
+    doc.addPage()
+    half(
+      doc,
+      'For the helper',
+      t.title,
+      [],
+      t.helper.map((h) => ({ ...h, boxes: false })),
+    )
+  }
+  doc.end()
+  return done
+}
+
+interface Block {
+  title: string
+  lines: readonly string[]
+  boxes: boolean
+}
+
+function half(doc: Doc, kicker: string, title: string, about: readonly string[], blocks: readonly Block[]): void {
+  const width = doc.page.width - 2 * margin
+  let y = write(doc, kicker, { x: margin, y: margin, width, size: 12, style: 'bold', color: ink })
+  y = write(doc, title, { x: margin, y, width, size: title.length > 40 ? 20 : 28, style: 'head', color: ink })
+  for (const line of about) y = write(doc, line, { x: margin, y: y + 1, width, size: 12, color: ink })
+  y = rule(doc, y + 4, width)
+  const room = 2 * (doc.page.height - margin - y)
+  const columnWidth = (width - 18) / 2
+  const tall = (size: number) => blocks.reduce((sum, b) => sum + heightOfBlock(doc, b, columnWidth, size), 0)
+  const size = sizes.find((n) => tall(n) <= room * 0.94) ?? sizes[0]!
+  let column = 0
+  let at = y
+  const top = [y]
+  for (const b of blocks) {
+    for (const [i, line] of [b.title, ...b.lines].entries()) {
+      const heading = i === 0
+      // A heading is never left alone at a column's end.
+      const needs = heading
+        ? size * 2 + lineHeight(doc, b.lines[0] ?? '', b, columnWidth, size)
+        : lineHeight(doc, line, b, columnWidth, size)
+      if (at + needs > doc.page.height - margin) {
+        column++
+        if (column === 2) {
+          doc.addPage()
+          column = 0
+          top[0] = margin
+        }
+        at = top[0]!
+      }
+      const x = margin + column * (columnWidth + 18)
+      if (heading) at = write(doc, line, { x, y: at + 4, width: columnWidth, size: size + 2, style: 'bold', color: ink }) + 2
+      else {
+        if (b.boxes)
+          doc
+            .rect(x + 0.5, at + 2, size - 3, size - 3)
+            .lineWidth(1)
+            .strokeColor(ink)
+            .stroke()
+        const indent = b.boxes ? size + 4 : 0
+        at = write(doc, line, { x: x + indent, y: at, width: columnWidth - indent, size, color: ink }) + 2.5
+      }
+    }
+    at += 4
+  }
+}
+
+const lineHeight = (doc: Doc, line: string, b: Block, width: number, size: number): number =>
+  heightOf(doc, line, width - (b.boxes ? size + 4 : 0), size) + 2.5
+const heightOfBlock = (doc: Doc, b: Block, width: number, size: number): number =>
+  size * 2 + 6 + b.lines.reduce((sum, l) => sum + lineHeight(doc, l, b, width, size), 0)
+
+function rule(doc: Doc, y: number, width: number): number {
+  doc
+    .moveTo(margin, y)
+    .lineTo(margin + width, y)
+    .lineWidth(1.5)
+    .strokeColor(ink)
+    .stroke()
+  return y + 6
+}

@@ -6,8 +6,8 @@ import { heightOf, registerFaces, write, type Doc } from './ink'
 const mm = 72 / 25.4
 const margin = 12 * mm
 const ink = '#000000'
-/** Letters, smallest first tried last: a page more rather than smaller ones. */
-const sizes = [11, 10]
+/** Letters in points, the largest that one page holds; a page more rather than smaller ones. */
+const sizes = [13, 12, 11, 10]
 
 /** The page before the class as a PDF, black only: the instructor's half on one side, the helper's on another; a page more where letters
  *  of 10 points would not do. Resolves to the bytes. */
@@ -57,26 +57,31 @@ function half(doc: Doc, kicker: string, title: string, about: readonly string[],
   const room = 2 * (doc.page.height - margin - y)
   const columnWidth = (width - 18) / 2
   const tall = (size: number) => blocks.reduce((sum, b) => sum + heightOfBlock(doc, b, columnWidth, size), 0)
-  const size = sizes.find((n) => tall(n) <= room * 0.94) ?? sizes[0]!
+  const size = sizes.find((n) => tall(n) <= room * 0.9) ?? 11
   let column = 0
   let at = y
-  const top = [y]
+  let top = y
+  const bottom = doc.page.height - margin
+  const next = () => {
+    column++
+    if (column === 2) {
+      doc.addPage()
+      column = 0
+      top = margin
+    }
+    at = top
+  }
   for (const b of blocks) {
+    // What a column holds whole is not broken between two.
+    const whole = heightOfBlock(doc, b, columnWidth, size)
+    if (at > top && at + whole > bottom && whole <= bottom - top) next()
     for (const [i, line] of [b.title, ...b.lines].entries()) {
       const heading = i === 0
       // A heading is never left alone at a column's end.
       const needs = heading
         ? size * 2 + lineHeight(doc, b.lines[0] ?? '', b, columnWidth, size)
         : lineHeight(doc, line, b, columnWidth, size)
-      if (at + needs > doc.page.height - margin) {
-        column++
-        if (column === 2) {
-          doc.addPage()
-          column = 0
-          top[0] = margin
-        }
-        at = top[0]!
-      }
+      if (at + needs > bottom) next()
       const x = margin + column * (columnWidth + 18)
       if (heading) at = write(doc, line, { x, y: at + 4, width: columnWidth, size: size + 2, style: 'bold', color: ink }) + 2
       else {

@@ -7,6 +7,7 @@ import { clockOf } from '#core/time'
 import { decide } from './decisions'
 import { figuresOf } from './figures'
 import { findingsOf } from './findings'
+import { nextClass } from './nextClass'
 import { planAdults } from './adults'
 import { planKit, planMade, planPrints, planSpares, planTape } from './quantities'
 import type { Plan, PlanInput, Shelf, StageSample } from './shapes'
@@ -60,6 +61,7 @@ export function planWorkshop(input: PlanInput): Plan {
     split,
     splitChosen,
     proposals: proposals(s, split),
+    nextClass: nextClass(s),
     errands: errandsFor({
       resolved: s.resolved,
       judged: split,

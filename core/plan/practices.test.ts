@@ -546,3 +546,33 @@ describe('what happened beats what was planned', () => {
     }
   })
 })
+
+describe('one class more', () => {
+  const of = (classes: Practice['classes'], more: Partial<Practice> = {}) =>
+    planOf({ ...practices['wooden plaques over two evenings']!, ...more, classes }).nextClass
+  const local = (n: Plan['nextClass']) => n && [n.from.slice(0, 16), n.minutes]
+  it('the first is a week from now', () => expect(local(of([]))).toEqual(['2026-05-08T17:00', 180]))
+  it('the second waits until its pieces are better rubbed, inside opening hours', () => {
+    // Laid by 8 on Wednesday evening: 24 h later three hours no longer fit before 8:30, so it is Friday, at the usual hour.
+    expect(local(of([['2026-05-20', '17:00', '20:00']]))).toEqual(['2026-05-22T17:00', 180])
+    expect(local(of([['2026-05-20', '10:00', '12:00']]))).toEqual(['2026-05-21T12:00', 120])
+  })
+  it('gesso is ready overnight', () =>
+    expect(local(of([['2026-05-20', '17:00', '20:00']], practices['journal pages on gesso, 24 children']!))).toEqual([
+      '2026-05-21T17:00',
+      180,
+    ]))
+  it('after the last sitting, and where nothing has to wait, it is a week on', () => {
+    expect(local(of(evenings))).toEqual(['2026-05-29T17:00', 180])
+    expect(local(of(one, practices['art panels by quick peel in one evening']!))).toEqual(['2026-05-27T17:00', 180])
+  })
+  it('what was really laid earlier is ready earlier', () => {
+    const w = make({ ...practices['wooden plaques over two evenings']!, classes: [['2026-05-20', '09:30', '12:30']] })
+    const pieces = [{ id: 'p0-d1', participant: 'p0', state: 'laid' as const, laidAt: '2026-05-20T10:00:00-04:00[America/New_York]' }]
+    expect(local(planWorkshop({ workshop: { ...w, pieces }, house, now }).nextClass)).toEqual(['2026-05-21T10:00', 180])
+  })
+  it('no day is long enough: none is proposed', () => {
+    const w = make({ ...practices['wooden plaques over two evenings']!, classes: [['2026-05-20', '08:00', '21:00']] })
+    expect(planWorkshop({ workshop: w, house, now }).nextClass).toBeNull()
+  })
+})

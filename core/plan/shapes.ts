@@ -145,6 +145,8 @@ export interface Plan {
   splitChosen: boolean
   /** The first moments at which a refused rub would work, inside opening hours. */
   proposals: { earliest?: Zoned; better?: Zoned }
+  /** When one class more would usually be. */
+  nextClass: { from: Zoned; minutes: number } | null
   errands: Errand[]
   shelf: Shelf | null
   adults: Adults

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { uuidv7 } from 'uuidv7'
 import { computed } from 'vue'
-import { isClock, isDate, addDays, dateOf } from '#core/time'
+import { addMinutes, clockOf, dateOf, isClock, isDate } from '#core/time'
 import { changed, inWorkshop, type Session } from '#core/workshop'
 import { typing, vSteady } from '../../ui/steady'
 import BecauseFigure from '../../ui/BecauseFigure.vue'
@@ -25,13 +25,14 @@ const set = (s: Session, field: 'date' | 'start' | 'end' | 'room', e: Event) => 
   taken()
 }
 function add() {
-  const last = plan.value.sessions.at(-1)
+  const usual = plan.value.nextClass
+  const from = usual?.from ?? addMinutes(plan.value.sessions.at(-1)?.from ?? plan.value.now, 7 * 1440)
   const session: Session = {
     id: uuidv7(),
-    date: addDays(dateOf(last?.from ?? plan.value.now), last ? 2 : 7),
-    start: '17:00',
-    end: '20:00',
-    room: w.value.sessions[0]?.room ?? 'Craft room',
+    date: dateOf(from),
+    start: clockOf(from),
+    end: clockOf(addMinutes(from, usual?.minutes ?? 180)),
+    room: w.value.sessions.at(-1)?.room ?? 'Craft room',
   }
   props.bench.act('add-session', 'a class was added', [changed(inWorkshop.sessions(session.id), null, session)])
 }
@@ -46,6 +47,7 @@ const moveStage = (stage: string, to: string) => props.bench.set(inWorkshop.choi
     <div class="head">
       <h1>Sessions</h1>
       <v-btn :to="`/w/${w.id}/sessions`">Along the time</v-btn><v-btn :disabled="w.sessions.length >= 5" @click="add">Add a class</v-btn
+      ><span v-if="plan.nextClass && w.sessions.length < 5" class="small two">usually {{ say.at(plan.nextClass.from) }}</span
       ><v-btn v-if="w.sessions.length" :href="`/api/workshops/${w.id}/sessions.ics`">Calendar (iCalendar)</v-btn>
     </div>
     <p v-if="!cards.length" class="empty">

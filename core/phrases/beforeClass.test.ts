@@ -1,7 +1,7 @@
 import { describe, expect, it, test } from 'vitest'
 import { demoHouses, demoWorkshops } from '#core/demo'
 import { planWorkshop } from '#core/plan'
-import { beforeMarkdown, beforeText } from '#core/phrases'
+import { beforeMarkdown, beforeText, phrases } from '#core/phrases'
 import { recipes } from '#core/recipe'
 import type { Workshop } from '#core/workshop'
 
@@ -21,6 +21,18 @@ describe('the page before the class', () => {
       'Class 2: Monday 1 June, 15:00 to 18:15, Craft room',
     ])
     expect(t.doubt).toBe('')
+  })
+  it('asks for adults only where children come', () => {
+    const grown = {
+      ...blocks,
+      group: { ...blocks.group, participants: blocks.group.participants.map((p) => ({ ...p, age: 'adult' as const })) },
+    }
+    expect(of(grown).about[1]).toBe('16 adults; tables of 4, 4, 4, 4')
+    const room = (w: Workshop) => {
+      const plan = planWorkshop({ workshop: w, house: club, now })
+      return phrases(club, now).decision(plan.decisions.find((d) => d.id === 'room')!)
+    }
+    expect([room(grown), room(blocks)]).toEqual(['4 tables', '4 tables, 3 adults needed'])
   })
   it('says what to buy, print, prepare, begin and bring, each by when', () => {
     expect(t.parts.map((p) => [p.title, p.by])).toEqual([

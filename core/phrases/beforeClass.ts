@@ -81,7 +81,7 @@ export function beforeText(plan: Plan, workshop: Workshop, house: House): Before
     title: workshop.title,
     about: [
       `${plan.people} × ${plan.pieceName}, ${plan.recipe.name.toLowerCase()}`,
-      `${sayList(ages)}; tables of ${plan.seating.join(', ')}; ${plan.adults.needed} ${plan.adults.needed === 1 ? 'adult' : 'adults'} needed, ${plan.adults.coming} coming`,
+      `${sayList(ages)}; tables of ${plan.seating.join(', ')}${plan.adults.matters ? `; ${plan.adults.needed} ${plan.adults.needed === 1 ? 'adult' : 'adults'} needed, ${plan.adults.coming} coming` : ''}`,
       ...plan.sessions.map(
         (s) => `Class ${s.number}: ${sayDay(s.from)}, ${sayClock(s.from, clock)} to ${sayClock(s.to, clock)}, ${s.room}`,
       ),

@@ -138,7 +138,7 @@ export const decisionLines: Record<string, Line<string>> = {
   'decision-kit': (v) => `${s(v['blanks'], 'piece')}, ${s(v['things'], 'thing')} to buy`,
   'decision-sessions': (v, say) =>
     sayList(['session1', 'session2', 'session3', 'session4', 'session5'].filter((k) => v[k]).map((k) => say.at(v[k]!))) || 'no date yet',
-  'decision-room': (v) => `${s(v['tables'], 'table')}, ${s(v['adults'], 'adult')} needed`,
+  'decision-room': (v) => `${s(v['tables'], 'table')}${Number(v['adults']) > 0 ? `, ${s(v['adults'], 'adult')} needed` : ''}`,
   'decision-takehome': (v) =>
     v['dated'] ? `${s(v['sheets'], 'sheet')}, ${stateWord(v['state'] as PieceState).toLowerCase()}` : 'once there is a date',
 }

@@ -29,6 +29,7 @@ export function planAdults(s: Situation, split: Judged): Adults {
   const needed = s.people === 0 ? 0 : Math.max(1, watching + busiest)
   return {
     needed,
+    matters: byAge.some((b) => b.age !== 'adult'),
     coming: 1 + s.workshop.group.helpers,
     byAge,
     atHazards,

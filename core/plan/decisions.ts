@@ -67,7 +67,7 @@ function valuesOf(id: DecisionId, s: Situation, plan: Plan): Decision['values'] 
     case 'sessions':
       return Object.fromEntries(plan.sessions.map((x, i) => [`session${i + 1}`, x.from]))
     case 'room':
-      return { tables: plan.seating.length, adults: plan.adults.needed }
+      return { tables: plan.seating.length, adults: plan.adults.matters ? plan.adults.needed : 0 }
     case 'takehome':
       return { sheets: plan.takeHome.length, state: plan.goesHome, dated: plan.sessions.length }
   }

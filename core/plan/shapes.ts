@@ -61,6 +61,8 @@ export interface Decision {
 
 export interface Adults {
   needed: number
+  /** Children come, or somebody who may not touch a hazard: only then is it said how many adults are needed. */
+  matters: boolean
   coming: number
   byAge: { age: AgeBand; people: number; ratio: number }[]
   atHazards: { hazard: Hazard; stage: string; sessionId: string }[]

@@ -23,7 +23,7 @@ const cells = computed(() =>
     [
       ['A head', 'cost-bought'],
       ['Sheets', 'sheets'],
-      props.plan.figures['earliest'] ? ['Rub from', 'earliest'] : ['Adults', 'adults'],
+      props.plan.figures['earliest'] ? ['Rub from', 'earliest'] : props.plan.adults.matters ? ['Adults', 'adults'] : ['Prints', 'prints'],
     ] as const
   ).map(([name, key]) => ({ name, key, figure: props.plan.figures[key]! })),
 )

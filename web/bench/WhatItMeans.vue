@@ -87,7 +87,7 @@ const looks = computed(() => props.plan.findings)
         >
       </div>
     </div>
-    <div class="cell">
+    <div v-if="plan.adults.matters" class="cell">
       <span class="two small">Adults needed</span><br /><BecauseFigure
         :figure="f['adults']!"
         :say="say"

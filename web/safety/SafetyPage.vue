@@ -51,9 +51,11 @@ onBeforeUnmount(() => window.removeEventListener('imprenta:print', print))
         <p>{{ house.name }}<br />{{ w.title }}, {{ plan.recipe.name.toLowerCase() }}</p>
       </header>
       <p class="first">
-        <b>{{ plan.adults.needed }} {{ plan.adults.needed === 1 ? 'adult' : 'adults' }} in the room</b> <SourceMark mark="E" />. Product
-        labels, safety data sheets, the house’s rules, fire and youth-protection rules go before this sheet. Where licensed work is needed,
-        ask those licensed.
+        <template v-if="plan.adults.matters"
+          ><b>{{ plan.adults.needed }} {{ plan.adults.needed === 1 ? 'adult' : 'adults' }} in the room</b> <SourceMark mark="E" />.
+        </template>
+        Product labels, safety data sheets, the house’s rules, fire and youth-protection rules go before this sheet. Where licensed work is
+        needed, ask those licensed.
       </p>
       <table v-if="here.length" class="may">
         <thead>

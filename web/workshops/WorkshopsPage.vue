@@ -242,7 +242,7 @@ function takeIn() {
           ><h3>Shelf</h3>
           <p class="two small">Nothing is on it.</p></template
         >
-        <p class="gap">
+        <p v-if="next.plan.adults.matters" class="gap">
           <BecauseFigure :figure="next.plan.figures['adults']!" :say="next.say" name="Adults needed" />
           <b>{{ next.plan.adults.needed === 1 ? 'adult needed' : 'adults needed' }}</b>,
           <span :class="next.plan.adults.coming >= next.plan.adults.needed ? 'ok' : 'watch'">{{ next.plan.adults.coming }} coming</span>

@@ -26,7 +26,7 @@ const tables = computed(() => {
           :change="bench.change('tables')"
         />
       </div>
-      <div>
+      <div v-if="plan.adults.matters">
         <span class="two small">Adults needed</span><br /><BecauseFigure
           :figure="plan.figures['adults']!"
           :say="say"

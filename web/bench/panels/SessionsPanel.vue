@@ -36,6 +36,8 @@ function add() {
   }
   props.bench.act('add-session', 'a class was added', [changed(inWorkshop.sessions(session.id), null, session)])
 }
+/** The method has a wait between two sittings. */
+const waits = computed(() => plan.value.stages.some((s) => s.then?.cures))
 const remove = (s: Session) => props.bench.act('remove-session', 'a class was taken out', [changed(inWorkshop.sessions(s.id), s, null)])
 const places = computed(() => ['ahead', ...plan.value.sessions.map((s) => s.id), 'home'])
 const placeName = (p: string) =>
@@ -51,7 +53,8 @@ const moveStage = (stage: string, to: string) => props.bench.set(inWorkshop.choi
       ><v-btn v-if="w.sessions.length" :href="`/api/workshops/${w.id}/sessions.ics`">Calendar (iCalendar)</v-btn>
     </div>
     <p v-if="!cards.length" class="empty">
-      <b>No class yet.</b> <span class="two">Add one; medium transfer wants two, with a night between.</span>
+      <b>No class yet.</b>
+      <span class="two">Add one; {{ plan.recipe.name.toLowerCase() }} wants {{ waits ? 'two, with a wait between' : 'one' }}.</span>
     </p>
     <section v-for="c in cards" :key="c.placed.id" class="card">
       <h3>

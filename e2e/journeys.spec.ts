@@ -91,6 +91,8 @@ test('two tabs on one field: theirs stands, mine is kept, either is one tap', as
   await open(other, '/w/kelp-coasters/bench/group')
   await page.route('**/api/events', (r) => r.abort())
   await page.route('**/api/commands', (r) => r.abort())
+  // Tabs of one browser send for each other: the other one lets only what somebody else does through.
+  await other.route('**/api/commands', (r) => (r.request().headers()['x-somebody-else'] ? r.continue() : r.abort()))
   await page.getByRole('textbox', { name: 'Helpers' }).fill('4')
   await other.evaluate(async () => {
     const now = await (await fetch('/api/desk')).json()
@@ -105,10 +107,15 @@ test('two tabs on one field: theirs stands, mine is kept, either is one tap', as
       actor: 'Bram',
       at: '',
     }
-    await fetch('/api/commands', { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify([c]) })
+    await fetch('/api/commands', {
+      method: 'POST',
+      headers: { 'content-type': 'application/json', 'x-somebody-else': '1' },
+      body: JSON.stringify([c]),
+    })
   })
   await page.unroute('**/api/commands')
-  await expect(page.getByText('somebody else was first')).toBeVisible({ timeout: 15_000 })
+  await other.unroute('**/api/commands')
+  await expect(page.getByText('somebody else was first')).toBeVisible({ timeout: 30_000 })
   // Nobody touches the field while it is typed in; theirs is shown when it is left.
   await expect(page.getByRole('textbox', { name: 'Helpers' })).toHaveValue('4')
   await page.getByRole('textbox', { name: 'Helpers' }).blur()

@@ -1,7 +1,7 @@
 import PDFDocument from 'pdfkit'
 import type { House } from '#core/house'
 import type { BeforeText } from '#core/phrases'
-import { heightOf, registerFaces, write, type Doc } from './ink'
+import { bytesOf, heightOf, registerFaces, write, type Doc } from './ink'
 
 const mm = 72 / 25.4
 const margin = 12 * mm
@@ -18,12 +18,7 @@ export function beforePdf(t: BeforeText, paper: House['paper']): Promise<Buffer>
     autoFirstPage: false,
     info: { Title: `${t.title}: before the class`, Producer: 'Imprenta', Creator: 'Imprenta' },
   })
-  const done = new Promise<Buffer>((resolve, reject) => {
-    const parts: Buffer[] = []
-    doc.on('data', (p: Buffer) => parts.push(p))
-    doc.on('end', () => resolve(Buffer.concat(parts)))
-    doc.on('error', reject)
-  })
+  const done = bytesOf(doc)
   registerFaces(doc)
   doc.addPage()
   const blocks = t.parts.map((p) => ({ title: p.by ? `${p.title}, ${p.by}` : p.title, lines: p.lines, boxes: true }))

@@ -28,6 +28,16 @@ export function registerFaces(doc: Doc): void {
   for (const [name, path] of Object.entries(faces)) doc.registerFont(name, fontAt(path))
 }
 
+/** What a document becomes, once it has ended. */
+export function bytesOf(doc: Doc): Promise<Buffer> {
+  return new Promise((resolve, reject) => {
+    const parts: Buffer[] = []
+    doc.on('data', (p: Buffer) => parts.push(p))
+    doc.on('end', () => resolve(Buffer.concat(parts)))
+    doc.on('error', reject)
+  })
+}
+
 /** A style's face for each run of a text; null when some letter is in no face. */
 export function runsOf(text: string, style: Style): { face: Face; text: string }[] | null {
   const runs: { face: Face; text: string }[] = []

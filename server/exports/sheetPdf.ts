@@ -1,7 +1,7 @@
 import PDFDocument from 'pdfkit'
 import type { House } from '#core/house'
 import type { SheetText, Wording } from '#core/phrases'
-import { heightOf, printedName, registerFaces, write, type Doc } from './ink'
+import { bytesOf, heightOf, printedName, registerFaces, write, type Doc } from './ink'
 import { drawToken } from './tokenInk'
 
 export interface SheetOptions {
@@ -22,12 +22,7 @@ export function sheetsPdf(sheets: readonly { text: SheetText; seat: string }[], 
     autoFirstPage: false,
     info: { Title: title, Producer: 'Imprenta', Creator: 'Imprenta' },
   })
-  const done = new Promise<Buffer>((resolve, reject) => {
-    const parts: Buffer[] = []
-    doc.on('data', (p: Buffer) => parts.push(p))
-    doc.on('end', () => resolve(Buffer.concat(parts)))
-    doc.on('error', reject)
-  })
+  const done = bytesOf(doc)
   registerFaces(doc)
   for (const s of sheets) {
     doc.addPage()

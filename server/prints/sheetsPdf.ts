@@ -2,7 +2,7 @@ import PDFDocument from 'pdfkit'
 import type { House, Paper } from '#core/house'
 import { outlinePath, type Outline } from '#core/recipe'
 import { borderOf, furnish, rulerOf, type LaidPrint, type LaidSheet, type Line, type Print } from '#core/prints'
-import { printedName, registerFaces, write, type Doc } from '../exports/ink'
+import { bytesOf, printedName, registerFaces, write, type Doc } from '../exports/ink'
 
 export interface PrintsPdf {
   title: string
@@ -35,12 +35,7 @@ export async function sheetsPdf(
   develop: (print: Print) => Promise<Buffer | undefined>,
 ): Promise<Buffer> {
   const doc = new PDFDocument({ autoFirstPage: false, margin: 0, info: { Title: o.title, Producer: 'Imprenta', Creator: 'Imprenta' } })
-  const done = new Promise<Buffer>((resolve, reject) => {
-    const parts: Buffer[] = []
-    doc.on('data', (p: Buffer) => parts.push(p))
-    doc.on('end', () => resolve(Buffer.concat(parts)))
-    doc.on('error', reject)
-  })
+  const done = bytesOf(doc)
   registerFaces(doc)
   const images = new Images(doc, develop)
   if (o.proof) await proofPages(doc, sheets, o, images)

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
+import { forgetNamesText } from '#core/phrases'
 import { Refused } from '../app/api'
 import type { Bench } from './useBench'
 
@@ -7,7 +8,7 @@ import type { Bench } from './useBench'
 const props = defineProps<{ bench: Bench }>()
 const emit = defineEmits<{ close: [] }>()
 const w = computed(() => props.bench.workshop.value!)
-const named = computed(() => w.value.group.participants.filter((p) => p.name !== null).length)
+const text = computed(() => forgetNamesText(w.value.group.participants.filter((p) => p.name !== null).length))
 const busy = ref(false)
 const problem = ref('')
 async function forget() {
@@ -26,17 +27,16 @@ async function forget() {
 <template>
   <v-dialog :model-value="true" max-width="520" @update:model-value="emit('close')">
     <div class="sheet" role="alertdialog" aria-labelledby="forget-title">
-      <h2 id="forget-title">Take out all names?</h2>
-      <p>
-        <b>Goes, for good:</b> {{ named === 1 ? 'one name' : `${named} names` }}, in the workshop, its history, its pictures’ file names and
-        the printed jobs with names on their tabs.
+      <h2 id="forget-title">{{ text.title }}</h2>
+      <p><b>Goes, for good:</b> {{ text.goes }}</p>
+      <p><b>Stays:</b> {{ text.stays }}</p>
+      <p class="watch">
+        <b>{{ text.noWayBack }}</b> {{ text.undo }}
       </p>
-      <p><b>Stays:</b> seats, ages, pieces, pictures, and what is on paper already.</p>
-      <p class="watch"><b>There is no way back.</b> Undo does not bring them back.</p>
       <p v-if="problem" role="alert" class="stop">{{ problem }}</p>
       <div class="row">
-        <v-btn autofocus @click="emit('close')">Keep them</v-btn>
-        <v-btn :loading="busy" @click="forget">Erase the names</v-btn>
+        <v-btn autofocus @click="emit('close')">{{ text.keep }}</v-btn>
+        <v-btn :loading="busy" @click="forget">{{ text.erase }}</v-btn>
       </div>
     </div>
   </v-dialog>

@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { computed, defineAsyncComponent, ref, watch } from 'vue'
 import { uuidv7 } from 'uuidv7'
-import { eraseDay, fromPrint, judgePicture, keptDays, onPrint, ownerName, placed, type PictureContext } from '#core/pictures'
-import { pictureWord } from '#core/phrases'
+import { eraseDay, fromPrint, judgePicture, onPrint, ownerName, placed, type PictureContext } from '#core/pictures'
+import { erasedBecause, pictureWord } from '#core/phrases'
 import { qualityOf } from '#core/suitability'
 import { coats, type Coat } from '#core/medium'
 import type { Plan } from '#core/plan'
@@ -260,13 +260,7 @@ function give(to: string) {
             isDate(($event.target as HTMLInputElement).value) &&
             set(here.deleteOn, ($event.target as HTMLInputElement).value, 'the day it is erased changed')
           "
-        /><span class="small two until">{{
-          {
-            set: 'as somebody set it',
-            class: `${keptDays.afterClass} days after the last class, whenever that is`,
-            added: `no class yet: ${keptDays.withoutClass} days after it came in`,
-          }[erased.from]
-        }}</span></label
+        /><span class="small two until">{{ erasedBecause(erased.from) }}</span></label
       >
       <v-btn v-if="erased.from === 'set'" @click="set(here.deleteOn, null, 'the day it is erased follows the classes')"
         >With the classes</v-btn

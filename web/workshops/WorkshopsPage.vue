@@ -44,11 +44,12 @@ const lastDay = (w: Summary) => {
 /** The next class of all: the session that ends next. */
 const next = computed(() => {
   const w = soonest.value.length ? desk.workshop(soonest.value[0]!) : undefined
-  const s = w && desk.plan(w.id)?.sessions.find((x) => minutesBetween(desk.now, x.to) > 0)
-  if (!w || !s) return undefined
+  // Planned when the page stands: nothing waits for it.
+  const plan = w && desk.planSoon(w.id)
+  const s = plan?.sessions.find((x) => minutesBetween(desk.now, x.to) > 0)
+  if (!w || !plan || !s) return undefined
   const first = { w, s }
   const house = desk.house(first.w.houseId)!
-  const plan = desk.plan(first.w.id)!
   const now = inZone(desk.now, house.timeZone)
   const until = minutesBetween(now, first.s.from)
   const load = plan.split.loads.find((l) => l.sessionId === first.s.id)
@@ -65,7 +66,7 @@ const next = computed(() => {
 const errands = computed(() =>
   soonest.value
     .flatMap((id) => {
-      const [w, plan] = [desk.workshop(id), id === soonest.value[0] ? desk.plan(id) : desk.planSoon(id)]
+      const [w, plan] = [desk.workshop(id), desk.planSoon(id)]
       if (!w || !plan) return []
       const say = desk.say(desk.house(w.houseId)!)
       const over = (session: string) => minutesBetween(desk.now, plan.sessions.find((s) => s.id === session)?.to ?? desk.now) <= 0
@@ -256,6 +257,12 @@ function takeIn() {
         </p>
       </div>
     </TrimSheet>
+    <TrimSheet v-else-if="arranged.coming.length" class="next coming" aria-busy="true">
+      <div class="a">
+        <p class="two small">Next class</p>
+        <h2 class="t">{{ arranged.coming[0]!.title }}</h2>
+      </div>
+    </TrimSheet>
     <TrimSheet v-else class="empty"
       ><h1>No class ahead</h1>
       <p class="two">
@@ -329,6 +336,10 @@ function takeIn() {
   display: grid;
   grid-template-columns: 1fr 1.15fr 1.1fr;
   gap: 30px;
+}
+/* As high as what comes in its place. */
+.coming {
+  min-height: 326px;
 }
 .t {
   font-size: 28px;

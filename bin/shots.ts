@@ -6,7 +6,7 @@ import setup from '../e2e/setup'
 const shots: { name: string; path: string; dark?: boolean; narrow?: boolean; press?: string[]; wait?: number }[] = [
   { name: 'workshops', path: '/' },
   { name: 'workshops-dark', path: '/', dark: true },
-  ...['group', 'piece', 'method', 'pictures', 'kit', 'sessions', 'room'].map((p) => ({
+  ...['group', 'piece', 'method', 'pictures', 'kit', 'sessions'].map((p) => ({
     name: `bench-${p}`,
     path: `/w/lighthouse-blocks/bench/${p}`,
   })),

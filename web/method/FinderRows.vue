@@ -26,7 +26,7 @@ const cells = (r: Row): [string, Cell, string][] => [
   ['print', r.cells.ink, String(r.cells.ink.value)],
   ['whites', r.cells.whites, r.cells.whites.value === 'surface' ? surface(r) : String(r.cells.whites.value)],
   ['care', r.cells.hazard, String(r.cells.hazard.value)],
-  ['wait', r.cells.wait, Number(r.cells.wait.value) ? props.say.minutes(Number(r.cells.wait.value)) : 'none'],
+  ['wait', r.cells.wait, waitOf(Number(r.cells.wait.value))],
   ['cost', r.cells.cost, props.say.money(Number(r.cells.cost.value))],
   ['forgives', r.cells.forgives, String(r.cells.forgives.value)],
 ]
@@ -39,6 +39,10 @@ function walk(e: KeyboardEvent, by: number) {
   all[all.indexOf(e.currentTarget as HTMLElement) + by]?.focus()
 }
 const night = (r: Row, s: string) => s === 'cured' && r.recipe.stages.some((x) => x.then?.cures)
+/** A wait in a narrow column: to the full hour, upwards. */
+function waitOf(min: number): string {
+  return min === 0 ? 'none' : min < 90 ? props.say.minutes(min) : `${Math.ceil(min / 60)} h`
+}
 </script>
 <template>
   <div class="rows" role="radiogroup" aria-label="Method">

@@ -49,17 +49,22 @@ const moveStage = (stage: string, to: string) => props.bench.set(inWorkshop.choi
     <div class="head">
       <h1>Sessions</h1>
       <v-btn :to="`/w/${w.id}/sessions`">Along the time</v-btn><v-btn :disabled="w.sessions.length >= 5" @click="add">Add a class</v-btn
-      ><span v-if="plan.nextClass && w.sessions.length < 5" class="small two">usually {{ say.at(plan.nextClass.from) }}</span
-      ><v-btn v-if="w.sessions.length" :href="`/api/workshops/${w.id}/sessions.ics`">Calendar (iCalendar)</v-btn>
+      ><v-btn v-if="w.sessions.length" :href="`/api/workshops/${w.id}/sessions.ics`">Calendar</v-btn>
     </div>
+    <p v-if="plan.nextClass && w.sessions.length < 5" class="small two">
+      One class more would usually be {{ say.at(plan.nextClass.from) }}.
+    </p>
     <p v-if="!cards.length" class="empty">
       <b>No class yet.</b>
       <span class="two">Add one; {{ plan.recipe.name.toLowerCase() }} wants {{ waits ? 'two, with a wait between' : 'one' }}.</span>
     </p>
     <section v-for="c in cards" :key="c.placed.id" class="card">
-      <h3>
-        <span class="num">{{ c.placed.number }}</span> {{ say.at(c.placed.from) }}
-      </h3>
+      <div class="which">
+        <h3>
+          <span class="num">{{ c.placed.number }}</span> {{ say.at(c.placed.from) }}
+        </h3>
+        <v-btn :aria-label="`Take out class ${c.placed.number}`" @click="remove(c.session)">Take out</v-btn>
+      </div>
       <div class="fields">
         <label
           ><span class="label">Date</span><input type="date" v-steady="c.session.date" @input="set(c.session, 'date', $event)"
@@ -72,7 +77,6 @@ const moveStage = (stage: string, to: string) => props.bench.set(inWorkshop.choi
           ><span class="label">Room</span
           ><input type="text" maxlength="60" v-steady="c.session.room" @input="set(c.session, 'room', $event)"
         /></label>
-        <v-btn :aria-label="`Take out class ${c.placed.number}`" @click="remove(c.session)">Take out</v-btn>
       </div>
       <template v-if="c.load">
         <p>
@@ -146,6 +150,12 @@ const moveStage = (stage: string, to: string) => props.bench.set(inWorkshop.choi
   padding-top: 10px;
   display: grid;
   gap: 8px;
+}
+.which {
+  display: flex;
+  align-items: center;
+  justify-content: space-between;
+  gap: 10px;
 }
 .num {
   background: var(--text);

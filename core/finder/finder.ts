@@ -1,4 +1,4 @@
-import { planWorkshop, type Finding, type Plan, type PlanInput, type Remedy } from '#core/plan'
+import { planWorkshop, stopsOf, type Finding, type Plan, type PlanInput, type Remedy } from '#core/plan'
 import { hazardOf, latestRecipe, pieceKind, pieceStates, takesMaterial, type Hazard, type PieceState, type Recipe } from '#core/recipe'
 import { recipesOf } from '#core/house'
 import { sittingsOf } from '#core/sessions'
@@ -91,7 +91,7 @@ interface Tried {
   changes: Change[]
 }
 /** What cannot work, and what the piece's own date cannot mend: a plan without people or date is not the method's fault. */
-const stops = (p: Plan) => p.findings.filter((f) => f.level === 'stop' && f.code !== 'no-people' && !f.code.startsWith('session-'))
+const stops = (p: Plan) => stopsOf(p).filter((f) => !f.code.startsWith('session-'))
 
 function tried(input: PlanInput, changes: Change[], from: Workshop = input.workshop): Tried {
   const workshop = applyChanges<Workshop>(from, changes) ?? from

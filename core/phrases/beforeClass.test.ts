@@ -22,6 +22,20 @@ describe('the page before the class', () => {
     ])
     expect(t.doubt).toBe('')
   })
+  it('says one of a thing as one', () => {
+    const one = { ...blocks, group: { ...blocks.group, participants: blocks.group.participants.slice(0, 1), tables: 1 } }
+    const alone = of({ ...one, choices: { ...one.choices, copies: 1, spares: 0, samples: 0 } })
+    expect(alone.parts.find((p) => p.title === 'Print')!.lines[0]).toBe('1 print on 1 sheet, A4, mirrored')
+    expect(alone.parts.find((p) => p.title === 'Print')!.lines.at(-1)).toBe('1 take-home sheet')
+  })
+  it('names what keeps the plan from holding, whatever stands before it; an empty group is not it', () => {
+    const plan = planWorkshop({ workshop: blocks, house: club, now })
+    const stop = (code: string, values = {}) => ({ code, level: 'stop' as const, decision: 'group' as const, values, remedies: [] })
+    const doubtOf = (...found: ReturnType<typeof stop>[]) => beforeText({ ...plan, findings: found }, blocks, club).doubt
+    expect(doubtOf(stop('no-people'))).toBe('')
+    const over = stop('all-past')
+    expect(doubtOf(stop('no-people'), over)).toBe(`This plan does not hold yet: ${phrases(club, now).finding(over).title}.`)
+  })
   it('asks for adults only where children come', () => {
     const grown = {
       ...blocks,

@@ -1,6 +1,6 @@
 import { clockOf, type House } from '#core/house'
 import type { KitLine } from '#core/kit'
-import type { Plan } from '#core/plan'
+import { stopsOf, type Plan } from '#core/plan'
 import { cautions } from '#core/recipe'
 import { sayClock, sayDay } from '#core/time'
 import type { Workshop } from '#core/workshop'
@@ -22,7 +22,7 @@ export interface BeforeText {
 export function beforeText(plan: Plan, workshop: Workshop, house: House): BeforeText {
   const say = phrases(house, plan.now)
   const clock = clockOf(house)
-  const stop = plan.findings.find((f) => f.level === 'stop')
+  const stop = stopsOf(plan)[0]
   const by = (code: string) => {
     const e = plan.errands.find((x) => x.code === code)
     return e ? `${e.startBy ? 'begin by' : 'by'} ${say.at(e.by)}${e.state === 'done' ? ', done' : e.state === 'late' ? ', late' : ''}` : ''
@@ -51,10 +51,10 @@ export function beforeText(plan: Plan, workshop: Workshop, house: House): Before
         plan.print.prints === 0
           ? []
           : [
-              `${plan.print.prints} prints on ${plan.print.sheets} ${plan.print.sheets === 1 ? 'sheet' : 'sheets'}, ${plan.print.paper.name}, ${plan.print.mirrored ? 'mirrored' : 'not mirrored'}`,
+              `${many(plan.print.prints, 'print')} on ${many(plan.print.sheets, 'sheet')}, ${plan.print.paper.name}, ${plan.print.mirrored ? 'mirrored' : 'not mirrored'}`,
               `${say.length(plan.print.widthMm)} × ${say.length(plan.print.heightMm)} each, on ${plan.print.stock}`,
               plan.ink === 'any' ? 'any ink' : `${plan.ink} only`,
-              ...(plan.takeHome.length ? [`${plan.takeHome.length} take-home sheets`] : []),
+              ...(plan.takeHome.length ? [many(plan.takeHome.length, 'take-home sheet')] : []),
             ],
     },
     {
@@ -73,20 +73,18 @@ export function beforeText(plan: Plan, workshop: Workshop, house: House): Before
     { title: 'Bring', by: by('pack'), lines: brought.map((l) => `${say.amount(l.need, l.unit)} ${l.name.toLowerCase()}`) },
   ]
   const ages = plan.adults.byAge.map((a) =>
-    a.age === 'adult'
-      ? `${a.people} ${a.people === 1 ? 'adult' : 'adults'}`
-      : `${a.people} ${/^\d/.test(ageName(a.age)) ? 'of ' : ''}${ageName(a.age)}`,
+    a.age === 'adult' ? many(a.people, 'adult') : `${a.people} ${/^\d/.test(ageName(a.age)) ? 'of ' : ''}${ageName(a.age)}`,
   )
   return {
     title: workshop.title,
     about: [
       `${plan.people} × ${plan.pieceName}, ${plan.recipe.name.toLowerCase()}`,
-      `${sayList(ages)}; tables of ${plan.seating.join(', ')}${plan.adults.matters ? `; ${plan.adults.needed} ${plan.adults.needed === 1 ? 'adult' : 'adults'} needed, ${plan.adults.coming} coming` : ''}`,
+      `${sayList(ages)}; tables of ${plan.seating.join(', ')}${plan.adults.matters ? `; ${many(plan.adults.needed, 'adult')} needed, ${plan.adults.coming} coming` : ''}`,
       ...plan.sessions.map(
         (s) => `Class ${s.number}: ${sayDay(s.from)}, ${sayClock(s.from, clock)} to ${sayClock(s.to, clock)}, ${s.room}`,
       ),
     ],
-    doubt: stop && stop.code !== 'no-people' ? `This plan does not hold yet: ${say.finding(stop).title}.` : '',
+    doubt: stop ? `This plan does not hold yet: ${say.finding(stop).title}.` : '',
     parts: parts.filter((p) => p.lines.length > 0),
     helper: plan.split.loads.map((l) => {
       const session = plan.sessions.find((s) => s.id === l.sessionId)!
@@ -102,6 +100,8 @@ export function beforeText(plan: Plan, workshop: Workshop, house: House): Before
     }),
   }
 }
+
+const many = (n: number, one: string) => `${n} ${n === 1 ? one : `${one}s`}`
 
 const plain = (text: string) => text.replace(/([\\`*_{}[\]<>#+!|~])/g, '\\$1').replace(/\r?\n/g, ' ')
 

@@ -1,5 +1,5 @@
 import { clockOf, type House } from '#core/house'
-import type { Plan } from '#core/plan'
+import { stopsOf, type Plan } from '#core/plan'
 import type { Mark } from '#core/reasons'
 import { blankMaterial, pieceKind, type PieceState } from '#core/recipe'
 import type { TakeHomeSheet } from '#core/takehome'
@@ -100,7 +100,7 @@ const pieceMaterial = (workshop: Workshop) => {
 /** A plan that does not hold hands nothing out as if it did: its sheets say so, but for pieces whose state is known, and for those that
  *  are told the true time at which they may be rubbed. */
 function doubt(sheet: TakeHomeSheet, plan: Plan, house: House): ReturnType<typeof headline> | undefined {
-  const stops = plan.findings.filter((f) => f.level === 'stop' && f.code !== 'no-people')
+  const stops = stopsOf(plan)
   if (stops.length === 0 || sheet.known || (sheet.ready && stops.every((f) => f.code === 'too-soon'))) return undefined
   const why = phrases(house, plan.now).finding(stops[0]!).title
   return {

@@ -25,6 +25,10 @@ import { bring, mostBrought, stations } from './stations'
 import { suits } from './suits'
 import { choiceChange, inDesign, finding, remedy, scaled, takeMethod, takePiece, type Find } from './ways'
 
+/** What keeps a plan from holding, the worst first; a group that nobody has said yet is no fault of the plan. */
+export const stopsOf = (plan: Pick<Plan, 'findings'>): Finding[] =>
+  plan.findings.filter((f) => f.level === 'stop' && f.code !== 'no-people')
+
 /** What to look at: what cannot work (stop), what wants a look, what is worth knowing; the worst first. */
 export function findingsOf(s: Situation, plan: Plan): Finding[] {
   const rank = { stop: 0, look: 1, note: 2 }

@@ -106,28 +106,11 @@ function halfway(w: Summary): PieceState {
     </div>
   </div>
 </template>
+<style scoped src="./strips.css"></style>
 <style scoped>
 .row {
-  display: grid;
-  grid-template-columns: 250px minmax(0, 1fr) 230px 44px;
-  gap: 10px;
-  align-items: center;
   border-bottom: 1px solid var(--rule);
   min-height: 46px;
-}
-.lane {
-  position: relative;
-  height: 100%;
-  min-height: 24px;
-  align-self: stretch;
-}
-.week {
-  position: absolute;
-  top: 0;
-  bottom: 0;
-  background: var(--board);
-  border: dashed var(--text);
-  border-width: 0 1.5px;
 }
 .title {
   display: flex;

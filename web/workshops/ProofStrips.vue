@@ -59,31 +59,14 @@ const isToday = (date: string) => date === readInstant(now.value).toPlainDate().
     <div v-if="shown < workshops.length" v-intersect="more" class="more two small">{{ workshops.length - shown }} more below</div>
   </div>
 </template>
+<style scoped src="./strips.css"></style>
 <style scoped>
 .scale {
-  display: grid;
-  grid-template-columns: 250px minmax(0, 1fr) 230px 44px;
-  gap: 10px;
-  align-items: center;
   border-bottom: 2px solid var(--text);
 }
 .scale .lane {
   grid-column: 2;
   height: 24px;
-}
-.lane {
-  position: relative;
-  height: 100%;
-  min-height: 24px;
-  align-self: stretch;
-}
-.week {
-  position: absolute;
-  top: 0;
-  bottom: 0;
-  background: var(--board);
-  border: dashed var(--text);
-  border-width: 0 1.5px;
 }
 .tick {
   position: absolute;

@@ -194,9 +194,6 @@ function halfway(w: Summary): PieceState {
   outline: 3px solid var(--ink);
 }
 @media (max-width: 900px) {
-  .row {
-    grid-template-columns: minmax(0, 1fr) 44px;
-  }
   .row .lane {
     display: none;
   }

@@ -85,9 +85,4 @@ const isToday = (date: string) => date === readInstant(now.value).toPlainDate().
 .more {
   padding: 14px 0;
 }
-@media (max-width: 900px) {
-  .scale {
-    display: none;
-  }
-}
 </style>

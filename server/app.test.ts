@@ -2,7 +2,7 @@ import { spawn } from 'node:child_process'
 import sharp from 'sharp'
 import { createServer, get } from 'node:http'
 import type { AddressInfo } from 'node:net'
-import { afterAll, beforeAll, describe, expect, it, test } from 'vitest'
+import { afterAll, beforeAll, describe, expect, it, test, vi } from 'vitest'
 import { migrate } from './db/migrate'
 import { inTransaction, many, maybeOne } from './db/query'
 import { loadWorkshop } from './desk/documents'
@@ -118,6 +118,52 @@ describe('events', () => {
     const cut = `select pg_terminate_backend(pid) from pg_stat_activity where datname = current_database() and query = 'listen imprenta'`
     expect(await heardAfter(cut, '"kind":"all"')).toContain('data: {"kind":"all"}')
     expect((await server.api.get('/healthz')).status).toBe(200)
+  })
+})
+
+describe('a page that comes back', () => {
+  /** What a page hears that has all up to `after`, until it is told that it is up to date. */
+  async function heard(after: string): Promise<{ id: string; data: string }[]> {
+    const listening = createServer(server.app).listen(0, '127.0.0.1')
+    await new Promise((r) => listening.once('listening', r))
+    const { port } = listening.address() as AddressInfo
+    let text = ''
+    await new Promise<void>((done, failed) => {
+      const req = get(`http://127.0.0.1:${port}/api/events?after=${after}`, (res) => {
+        res.setEncoding('utf8')
+        res.on('data', (d: string) => {
+          text += d
+          if (/"kind":"(here|all)"/.test(text)) req.destroy()
+        })
+        res.on('close', done)
+      })
+      req.on('error', (e) => e.message.includes('hang up') || failed(e))
+    })
+    listening.closeAllConnections()
+    listening.close()
+    return [...text.matchAll(/id: (.*)\ndata: (.*)\n/g)].map(([, id, data]) => ({ id: id!, data: data! }))
+  }
+  const last = async () => (await server.api.get('/api/desk')).body.last as string
+  const note = (n: number) => `{"kind":"workshop","id":"w${n}","version":1}`
+  const tell = (n: number) => server.pool.query(`select pg_notify('imprenta', '${note(n)}')`)
+
+  it('is told what it missed, in order, each once, and then that it is up to date', async () => {
+    const before = await last()
+    await tell(1)
+    await tell(2)
+    await vi.waitFor(async () => expect(Number((await last()).split('-')[1])).toBe(Number(before.split('-')[1]) + 2))
+    const missed = await heard(before)
+    expect(missed.map((m) => m.data)).toEqual([note(1), note(2), '{"kind":"here"}'])
+    expect(missed.at(-1)!.id).toBe(await last())
+    expect((await heard(missed[0]!.id)).map((m) => m.data)).toEqual([note(2), '{"kind":"here"}'])
+    expect((await heard(missed[1]!.id)).map((m) => m.data)).toEqual(['{"kind":"here"}'])
+  })
+  it.each(['0123456789ab-1', 'nonsense', '', '-', "';drop"])('that says “%s” is told to look at everything', async (after) => {
+    expect((await heard(encodeURIComponent(after))).map((m) => m.data)).toEqual(['{"kind":"all"}'])
+  })
+  it('that says more than has happened, too', async () => {
+    const [run, n] = (await last()).split('-')
+    expect((await heard(`${run}-${Number(n) + 1}`)).map((m) => m.data)).toEqual(['{"kind":"all"}'])
   })
 })
 

@@ -68,7 +68,7 @@ export function makeApp({ pool, clock, events, saver, crew, log, pages, uploads,
   app.use(
     '/api',
     express.json({ limit: '2mb' }),
-    deskRoutes(pool, clock),
+    deskRoutes(pool, clock, events),
     exportRoutes(clock, crew),
     importRoutes(crew),
     pictureRoutes(pool, clock, crew, uploads),

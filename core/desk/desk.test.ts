@@ -85,9 +85,69 @@ it('when names were erased, no deed of this visit and nothing unsettled knows on
     step(s, { kind: 'did', deed: { kind: 'x', label: `d${n}`, subject, changes }, command: { ...command(n, 1, 1), changes } })
   let s = did(did(begun(), 1, [name]), 2, [{ path: 'group/helpers', before: 1, after: 2 }])
   s = step(s, { kind: 'kept', pending: [], unsettled: [{ ...waiting({ ...command(9, 1, 1), changes: [name] }), clashes: [] }] })
-  const after = step(s, { kind: 'forgot', id })
-  expect([after.done.map((d) => d.deed.label), after.unsettled]).toEqual([['d2'], []])
-  expect(step(s, { kind: 'forgot', id: 'other' }).done.length).toBe(2)
+  const after = step(s, { kind: 'forgot', id, version: 2 })
+  expect([after.done.map((d) => d.deed.label), after.unsettled.map((u) => [u.command.id, u.error?.what])]).toEqual([
+    ['d2'],
+    [['c1', 'everybody’s names were taken out of this workshop meanwhile']],
+  ])
+  expect(JSON.stringify([after.pending, after.unsettled, after.done])).not.toMatch(/Edda|Runa/)
+  expect(step(s, { kind: 'forgot', id: 'other', version: 2 }).done.length).toBe(2)
+})
+
+describe('names erased elsewhere while this desk was away', () => {
+  const person = moths.group.participants[0]!
+  const place = `group/participants/${person.id}`
+  const made = (n: number, changes: Change[], erased = 0, tab = 'here'): Waiting => ({
+    ...waiting({ ...command(n, 1, 1), changes }, tab),
+    label: 'Runa',
+    erased,
+  })
+  const name = { path: `${place}/name`, before: null, after: 'Runa' }
+  const erasedAt = (version: number): DeskEvent => {
+    const e = loaded(version) as Extract<DeskEvent, { kind: 'loaded' }>
+    return { ...e, summaries: e.summaries.map((x) => ({ ...x, erased: version })), workshops: [] }
+  }
+  const waits = (...pending: Waiting[]) => step(begun(), { kind: 'kept', pending, unsettled: [] })
+
+  it('a name that waits is not sent, and its author is told once; what came with it is', () => {
+    const both = made(2, [name, { path: 'group/helpers', before: 1, after: 4 }])
+    const s = step(waits(made(1, [name]), both, made(3, [{ path: 'title', before: 'a', after: 'b' }])), erasedAt(3))
+    expect(s.pending.map((w) => [w.command.id, w.label, w.command.changes.map((c) => c.path)])).toEqual([
+      ['c2', 'helpers', ['group/helpers']],
+      ['c3', 'Runa', ['title']],
+    ])
+    expect(s.unsettled.map((u) => [u.label, u.command.changes[0]!.after])).toEqual([['a name typed here', null]])
+    expect(step(s, erasedAt(3))).toMatchObject({ pending: s.pending, unsettled: s.unsettled })
+  })
+  it('somebody who came meanwhile comes without a name', () => {
+    const s = step(
+      waits(made(1, [{ path: `${place}x`, before: null, after: { ...person, id: `${person.id}x`, name: 'Runa' } }])),
+      erasedAt(3),
+    )
+    expect(s.pending[0]!.command.changes[0]!.after).toMatchObject({ id: `${person.id}x`, name: null })
+  })
+  it('what was typed after the erasing, in another workshop or another tab stays, or is another tab’s to tell', () => {
+    const elsewhere = { ...made(3, [name]), command: { ...made(3, [name]).command, subject: { kind: 'workshop' as const, id: 'other' } } }
+    const s = step(waits(made(1, [name], 3), elsewhere, made(4, [name], 0, 'there')), erasedAt(3))
+    expect([s.pending.map((w) => w.command.id), s.unsettled]).toEqual([['c1', 'c3'], []])
+    expect(step(s, erasedAt(4)).pending.map((w) => w.command.id)).toEqual(['c3'])
+  })
+  it('an earlier visit’s is forgotten when it is found, and what is done now knows of the erasing', () => {
+    const s = step(step(begun(), erasedAt(3)), {
+      kind: 'kept',
+      pending: [made(1, [name]), made(2, [name], 3)],
+      unsettled: [{ ...made(5, [name]), clashes: [] }],
+    })
+    expect([s.pending.map((w) => w.command.id), s.unsettled.map((u) => u.label)]).toEqual([['c2'], ['a name typed here']])
+    const c = { ...command(7, 1, 1), changes: [name] }
+    const later = step(s, { kind: 'did', deed: { kind: 'x', label: '', subject, changes: [name] }, command: c })
+    expect(later.pending.at(-1)!.erased).toBe(3)
+  })
+  it('two texts that wait to be settled go with the names in them', () => {
+    const clash = [{ path: `${place}/name`, stored: 'Edda', yours: 'Runa' }]
+    const s = step(begun(), { kind: 'kept', pending: [], unsettled: [{ ...made(1, [name]), clashes: clash }] })
+    expect(step(s, erasedAt(3)).unsettled).toEqual([])
+  })
 })
 
 describe('what is loaded', () => {

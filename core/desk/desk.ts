@@ -3,6 +3,7 @@ import {
   below,
   inWorkshop,
   pathText,
+  separateNames,
   applyChanges,
   lenient,
   summaryOf,
@@ -19,9 +20,10 @@ import {
 } from '#core/workshop'
 import type { Problem } from './decide'
 
-/** A document with its version. */
+/** A document with its version, and the version at which everybody's names in it were last erased (0: never). */
 export interface Stored<T> {
   version: number
+  erased?: number
   body: T
 }
 type Docs<T> = Readonly<Record<string, Stored<T>>>
@@ -41,6 +43,8 @@ export interface Waiting {
   command: Command
   label: string
   tab: string
+  /** The last erasing of names in its workshop that its author knew of. */
+  erased?: number
 }
 
 /** What the server did not take as it was meant, kept until a person settles it: somebody was first, or it cannot be. */
@@ -59,7 +63,7 @@ export type Answered =
   | { id: string | null; status: 'applied'; version: number }
   | { id: string | null; status: 'conflict'; version: number; clashes: Clash[] }
   | { id: string | null; status: 'refused'; error: Problem }
-export type Document = { kind: 'workshop' | 'house'; id: string; version: number; body: House | Workshop | null }
+export type Document = { kind: 'workshop' | 'house'; id: string; version: number; erased?: number; body: House | Workshop | null }
 
 export interface DeskState {
   tab: string
@@ -75,6 +79,8 @@ export interface DeskState {
   offline: boolean
   /** Documents that have changed elsewhere since they were loaded, by key: to be fetched. */
   stale: readonly string[]
+  /** The versions at which names were last erased, by workshop, as far as is known here. */
+  erased: Readonly<Record<string, number>>
 }
 
 export type DeskEvent =
@@ -88,8 +94,8 @@ export type DeskEvent =
   | { kind: 'answered'; commands: readonly Waiting[]; outcomes: readonly Answered[]; documents: readonly Document[] }
   | { kind: 'kept'; pending: readonly Waiting[]; unsettled: readonly Unsettled[] }
   | { kind: 'settled'; id: string }
-  /** Everybody's name in a workshop was erased for good: no deed of this visit brings one back. */
-  | { kind: 'forgot'; id: string }
+  /** Everybody's name in a workshop was erased for good: nothing made before on this desk brings one back. */
+  | { kind: 'forgot'; id: string; version: number }
   | { kind: 'lost' }
   | { kind: 'back' }
 
@@ -104,6 +110,7 @@ export const emptyDesk = (tab: string): DeskState => ({
   undone: [],
   offline: false,
   stale: [],
+  erased: {},
 })
 
 export const keyOf = (s: Command['subject']): string => `${s.kind}/${s.id}`
@@ -113,9 +120,12 @@ export const keyOf = (s: Command['subject']): string => `${s.kind}/${s.id}`
 export function step(s: DeskState, e: DeskEvent): DeskState {
   switch (e.kind) {
     case 'loaded':
-      return loaded(s, e)
+      return loaded(
+        e.summaries.reduce((now, d) => forgot(now, d.body.id, d.erased), s),
+        e,
+      )
     case 'fetched':
-      return { ...e.documents.reduce(newer, s), offline: false }
+      return { ...e.documents.reduce((now, d) => newer(forgot(now, d.id, d.erased), d), s), offline: false }
     case 'gone':
       return without(s, e.subject)
     case 'heard':
@@ -133,7 +143,7 @@ export function step(s: DeskState, e: DeskEvent): DeskState {
     case 'settled':
       return { ...s, unsettled: s.unsettled.filter((u) => u.command.id !== e.id) }
     case 'forgot':
-      return forgot(s, e.id)
+      return forgot(s, e.id, e.version)
     case 'lost':
       return { ...s, offline: true }
     case 'back':
@@ -194,7 +204,7 @@ const sameField = (a: Pick<Deed, 'subject' | 'changes' | 'kind'>, b: Pick<Deed, 
 
 const waits = (s: DeskState, { deed, command }: { deed: Deed; command: Command }): DeskState => ({
   ...s,
-  pending: [...s.pending, { command, label: deed.label, tab: s.tab }],
+  pending: [...s.pending, { command, label: deed.label, tab: s.tab, erased: s.erased[command.subject.id] ?? 0 }],
 })
 
 /** A deed: seen at once, sent when it can be. Typing on in a field is one deed; and while both texts of a field wait to be settled,
@@ -250,24 +260,56 @@ function follow(s: DeskState, { subject, changes }: Command, version: number): D
 function kept(s: DeskState, e: { pending: readonly Waiting[]; unsettled: readonly Unsettled[] }): DeskState {
   const before = new Set(e.pending.map((w) => w.command.id))
   const known = new Set(s.unsettled.map((u) => u.command.id))
-  return {
+  const here: DeskState = {
     ...s,
     pending: [...e.pending, ...s.pending.filter((w) => !before.has(w.command.id))],
     unsettled: [...s.unsettled, ...e.unsettled.filter((u) => u.tab === s.tab && !known.has(u.command.id))],
   }
+  return Object.entries(s.erased).reduce<DeskState>((now, [id, version]) => withoutNames(now, id, version), here)
 }
 
-function forgot(s: DeskState, id: string): DeskState {
+/** Names in a workshop were erased at a version. Each erasing is taken in once: what is typed after it stays. */
+function forgot(s: DeskState, id: string, version = 0): DeskState {
+  if (version <= (s.erased[id] ?? 0)) return s
   const ofPeople = ({ subject, changes }: Pick<Deed, 'subject' | 'changes'>) =>
     subject.kind === 'workshop' &&
     subject.id === id &&
     changes.some((c) => c.path === pathText(inWorkshop) || below(c.path, inWorkshop.group.participants))
-  return {
+  const here = {
     ...s,
+    erased: { ...s.erased, [id]: version },
     done: s.done.filter((d) => !ofPeople(d.deed)),
     undone: s.undone.filter((d) => !ofPeople(d.deed)),
-    unsettled: s.unsettled.filter((u) => !ofPeople(u.command)),
   }
+  return withoutNames(here, id, version)
+}
+
+/** What waits and what is unsettled, without the names that were erased; a person is told of a name that was never sent. */
+function withoutNames(s: DeskState, id: string, version: number): DeskState {
+  const lost = s.pending.find((w) => w.tab === s.tab && withoutErased(w, id, version) !== w)
+  const pending = s.pending.flatMap((w) => withoutErased(w, id, version) ?? [])
+  const unsettled = s.unsettled.flatMap((u) => withoutErased(u, id, version) ?? [])
+  if (!lost) return { ...s, pending, unsettled }
+  const command = { ...lost.command, changes: separateNames(lost.command.changes).changes }
+  return { ...s, pending, unsettled: [...unsettled, { ...lost, command, label: 'a name typed here', erased: version, error: namesWent }] }
+}
+const namesWent: Problem = {
+  what: 'everybody’s names were taken out of this workshop meanwhile',
+  path: '',
+  remedy: 'Type it again if it is still needed.',
+}
+
+/** What waits or is unsettled after names in a workshop were erased at a version: itself where it tells of nobody or was made after,
+ *  without the names where it also says something else, undefined where it does not. */
+export function withoutErased<T extends Waiting | Unsettled>(w: T, id: string, version: number): T | undefined {
+  if (w.command.subject.kind !== 'workshop' || w.command.subject.id !== id || (w.erased ?? 0) >= version) return w
+  const { changes, names } = separateNames(w.command.changes)
+  const clashing = 'clashes' in w && w.clashes!.some((c) => below(c.path, inWorkshop.group.participants) || c.path === pathText(inWorkshop))
+  if (clashing) return undefined
+  if (names.length === 0) return w
+  // What set a name and nothing else goes; what said more says the rest.
+  const rest = changes.filter((_, i) => !names.some((n) => n.place === `${i}/before` || n.place === `${i}/after`))
+  return rest.length === 0 ? undefined : { ...w, label: w.command.kind, erased: version, command: { ...w.command, changes: rest } }
 }
 
 /** A document as it is seen here: as the server has it, with what waits on top. */

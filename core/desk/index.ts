@@ -6,6 +6,7 @@ export {
   seenAs,
   step,
   undoOf,
+  withoutErased,
   type Answered,
   type Deed,
   type DeskEvent,

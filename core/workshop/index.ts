@@ -19,6 +19,7 @@ export {
   type Clash,
 } from './command'
 export { below, change, changed, inHouse, inWorkshop, pathText, type Path, type Paths } from './paths'
+export { separateNames, type NamePlace } from './names'
 export { moveSession } from './move'
 export { again, freeSeats, brokenBetween, seated, seatNames, setHeadcount, takeAlong, setAges, undoing, type Edit } from './edits'
 export { copyOf } from './copy'

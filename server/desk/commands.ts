@@ -1,9 +1,20 @@
 import { decide, type Problem } from '#core/desk'
 import type { House } from '#core/house'
-import { below, inWorkshop, pathText, summaryOf, type Change, type Clash, type Command, type Workshop } from '#core/workshop'
+import {
+  below,
+  inWorkshop,
+  pathText,
+  separateNames,
+  summaryOf,
+  type Change,
+  type Clash,
+  type Command,
+  type NamePlace,
+  type Workshop,
+} from '#core/workshop'
 import { many, run, type Db } from '../db/query'
 import { namesOfRow, sinceBody, wholeOf } from './documents'
-import { namesChanged, saysTheSame, separateNames, withoutNames, writeNames, type NamePlace } from './names'
+import { namesChanged, saysTheSame, withoutNames, writeNames } from './names'
 
 /** What became of a command. A repeated one answers as it did the first time. `id` is null where it could not be read. */
 export type Outcome =

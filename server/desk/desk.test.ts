@@ -1,9 +1,8 @@
 import { afterAll, beforeAll, describe, expect, it, test } from 'vitest'
 import type { Change, Guard, Workshop } from '#core/workshop'
-import { newWorkshop } from '#core/workshop'
+import { newWorkshop, separateNames } from '#core/workshop'
 import { command, fixed, freshDatabase, startServer } from '../testing/start'
 import { loadWorkshops } from './documents'
-import { separateNames } from './names'
 import { seedDemo } from './seed'
 
 const id = 'moths-of-the-marsh'
@@ -117,8 +116,12 @@ describe('names', () => {
     expect(JSON.stringify(changes.slice(0, 3))).not.toContain('Secret')
     expect(changes[3]!.after).toBe('Secret garden')
   })
-  it('are forgotten for good', async () => {
-    expect((await server.api.post(`/api/workshops/${id}/erase-names`).send({})).body).toEqual({ erased: true })
+  it('are forgotten for good, and every list and document says at which version', async () => {
+    const before = (await stored()).version
+    expect((await server.api.post(`/api/workshops/${id}/erase-names`).send({})).body).toEqual({ erased: before + 1 })
+    const { summaries } = (await server.api.get('/api/desk')).body as { summaries: { erased: number; body: { id: string } }[] }
+    expect(summaries.filter((s) => s.erased > 0).map((s) => [s.body.id, s.erased])).toEqual([[id, before + 1]])
+    expect((await server.api.get(`/api/workshops/${id}`)).body.erased).toBe(before + 1)
     expect((await stored()).body.group.participants.every((p) => p.name === null)).toBe(true)
     const { rows } = await server.pool.query('select name from command_name where name is not null')
     expect(rows).toEqual([])

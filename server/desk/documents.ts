@@ -4,9 +4,10 @@ import { applyChanges, summaryOf, type Change, type Workshop } from '#core/works
 import { many, maybeOne, run, type Db } from '../db/query'
 import { namesChanged, withNames, withoutNames, writeNames } from './names'
 
-/** A document with its version. */
+/** A document with its version, and the version at which everybody's names in it were last erased (0: never). */
 export interface Stored<T> {
   version: number
+  erased?: number
   body: T
 }
 
@@ -19,7 +20,7 @@ export const loadHouse = (db: Db, id: string): Promise<Stored<House> | undefined
 export async function loadSummaries(db: Db): Promise<string> {
   const [row] = await many<{ list: string | null }>(
     db,
-    `select json_agg(json_build_object('version', version, 'body', summary) order by summary ->> 'createdAt', id)::text as list from workshop`,
+    `select json_agg(json_build_object('version', version, 'erased', names_erased, 'body', summary) order by summary ->> 'createdAt', id)::text as list from workshop`,
   )
   return row?.list ?? '[]'
 }
@@ -35,13 +36,13 @@ export const wholeOf = (row: { body: Workshop; since: Change[][] | null; names: 
 
 /** Workshops with their names, in the order of their making. */
 export async function loadWorkshops(db: Db, ids: readonly string[]): Promise<Stored<Workshop>[]> {
-  const rows = await many<{ version: number } & Parameters<typeof wholeOf>[0]>(
+  const rows = await many<{ version: number; erased: number } & Parameters<typeof wholeOf>[0]>(
     db,
-    `select w.version, w.body, ${sinceBody} as since, ${namesOfRow} as names
+    `select w.version, w.names_erased as erased, w.body, ${sinceBody} as since, ${namesOfRow} as names
        from workshop w where w.id = any($1) order by w.body ->> 'createdAt', w.id`,
     [ids],
   )
-  return rows.map((r) => ({ version: r.version, body: wholeOf(r) }))
+  return rows.map((r) => ({ version: r.version, erased: r.erased, body: wholeOf(r) }))
 }
 
 export const loadWorkshop = async (db: Db, id: string): Promise<Stored<Workshop> | undefined> => (await loadWorkshops(db, [id]))[0]

@@ -3,21 +3,23 @@ import type pg from 'pg'
 import { actorOf, idIn, idsIn } from '../addresses'
 import type { Clock } from '../clock'
 import { NotFound } from '../errors'
+import type { Events } from '../events/events'
 import { eraseNames } from '../forgetting/forgetting'
 import { loadHouse, loadHouses, loadSummaries, loadWorkshop, loadWorkshops } from './documents'
 
 /** Documents out, and names forgotten. */
-export function deskRoutes(pool: pg.Pool, clock: Clock): Router {
+export function deskRoutes(pool: pg.Pool, clock: Clock, events: Events): Router {
   const router = Router()
 
-  /** Houses, what lists say of every workshop, and the workshops asked for by `with`, whole. */
+  /** Houses, what lists say of every workshop, and the workshops asked for by `with`, whole; and the last event that all of it has. */
   router.get('/desk', async (req, res) => {
+    const last = events.last
     const [houses, summaries, workshops] = await Promise.all([
       loadHouses(pool),
       loadSummaries(pool),
       loadWorkshops(pool, idsIn(req.query['with'])),
     ])
-    const rest = JSON.stringify({ now: clock.now(), houses, workshops })
+    const rest = JSON.stringify({ now: clock.now(), last, houses, workshops })
     res.type('application/json').send(`${rest.slice(0, -1)},"summaries":${summaries}}`)
   })
 
@@ -38,8 +40,8 @@ export function deskRoutes(pool: pg.Pool, clock: Clock): Router {
   })
 
   router.post('/workshops/:id/erase-names', async (req, res) => {
-    await eraseNames(pool, idIn(req.params.id), { actor: actorOf(req.get('x-actor')), at: clock.now() })
-    res.json({ erased: true })
+    const erased = await eraseNames(pool, idIn(req.params.id), { actor: actorOf(req.get('x-actor')), at: clock.now() })
+    res.json({ erased })
   })
 
   return router

@@ -64,7 +64,7 @@ describe('erasing names', () => {
     expect(body.error.path).toBe('sheets')
     expect(whole.group.participants.some((p) => p.name === marker)).toBe(true)
     expect((await traces(marker)).sort()).toEqual(['command_name.name', 'participant_name.name', 'picture.name'])
-    expect((await eraseNames()).body).toEqual({ erased: true })
+    expect((await eraseNames()).body).toEqual({ erased: expect.any(Number) })
     expect(await traces(marker)).toEqual([])
     expect((await workshop()).group.participants.every((p) => p.name === null)).toBe(true)
   })

@@ -14,8 +14,9 @@ export interface By {
 }
 
 /** Erases everybody's name in a workshop for good, in one transaction that nobody can get between: in its rows, its history, its
- *  pictures' file names and the out-tray. No undo brings them back. The workshop gets a new version, and pages are told. */
-export function eraseNames(pool: pg.Pool, workshopId: string, by: By): Promise<void> {
+ *  pictures' file names and the out-tray. No undo brings them back. The workshop gets a new version, which it answers with, and pages
+ *  are told. */
+export function eraseNames(pool: pg.Pool, workshopId: string, by: By): Promise<number> {
   return inTransaction(pool, async (db) => {
     await lock(db, [`workshop/${workshopId}`])
     const found = await maybeOne<{ version: number; houseId: string }>(
@@ -26,7 +27,7 @@ export function eraseNames(pool: pg.Pool, workshopId: string, by: By): Promise<v
     if (!found) throw new NotFound('This workshop is not here any more.')
     for (const w of wipes) await w.names?.(db, workshopId)
     const version = found.version + 1
-    await run(db, 'update workshop set version = $2 where id = $1', [workshopId, version])
+    await run(db, 'update workshop set version = $2, names_erased = $2 where id = $1', [workshopId, version])
     await run(
       db,
       `insert into command (id, house_id, subject_kind, subject_id, base_version, version, kind, changes, guards, actor, at, received_at, wiped)
@@ -34,6 +35,7 @@ export function eraseNames(pool: pg.Pool, workshopId: string, by: By): Promise<v
       [uuidv7(), found.houseId, workshopId, found.version, version, by.actor, by.at, by.at.replace(/\[.*/, '')],
     )
     await tell(db, workshopId, version)
+    return version
   })
 }
 

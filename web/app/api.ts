@@ -6,6 +6,8 @@ import type { Command, Summary, Workshop } from '#core/workshop'
 export type { Problem }
 interface Desk {
   now: string
+  /** The last event that all of this has. */
+  last: string
   houses: Stored<House>[]
   summaries: Stored<Summary>[]
   workshops: Stored<Workshop>[]
@@ -65,7 +67,7 @@ export const api = {
     }),
   eraseNames: (id: string, actor: string) => {
     const { headers, ...rest } = post({})
-    return ask<{ erased: boolean }>(`/workshops/${id}/erase-names`, {
+    return ask<{ erased: number }>(`/workshops/${id}/erase-names`, {
       ...rest,
       headers: { ...headers, 'x-actor': encodeURIComponent(actor) },
     })

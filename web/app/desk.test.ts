@@ -57,7 +57,8 @@ describe('the desk', () => {
     desk.act({ ...deed(0), kind: 'tables', changes: [{ path: 'group/tables', before: 5, after: 6 }] })
     await quiet()
     expect(server.messages.at(-1)).toHaveLength(32)
-    expect(server.asked.slice(asked)).toEqual(['/api/commands'])
+    // Who was away looks at the desk before anything is sent.
+    expect(server.asked.slice(asked)).toEqual([`/api/desk?with=${id}`, '/api/commands'])
     expect([helpers(), desk.workshop(id)!.group.helpers, desk.offline]).toEqual([32, 32, false])
   })
   it('sends what an earlier visit left waiting, in the order of its making, whatever the clock says', async () => {
@@ -238,6 +239,34 @@ describe('what somebody else changed first', () => {
     desk.act(deed(3))
     await quiet()
     await vi.waitFor(() => expect([helpers(), desk.workshop(id)!.title, desk.unsettled]).toEqual([3, 'Moths at dusk', []]))
+  })
+})
+
+describe('names erased elsewhere', () => {
+  const name = (after: string) => ({
+    kind: 'type-name',
+    label: `A1 is ${after}`,
+    subject,
+    changes: [{ path: `group/participants/${server.workshop(id).group.participants[0]!.id}/name`, before: null, after }],
+  })
+  it('are not brought back by a desk that was away: it looks before it sends, and nothing here keeps them', async () => {
+    server.meanwhile(id, [{ path: name('').changes[0]!.path, before: null, after: null }])
+    const desk = await begun()
+    server.away = true
+    desk.act(name('Runa'))
+    await vi.waitFor(async () => expect(await queue.all()).toHaveLength(1))
+    await vi.waitFor(() => expect(desk.offline).toBe(true))
+    server.eraseNames(id)
+    server.away = false
+    desk.act(deed(3))
+    await quiet()
+    expect([server.workshop(id).group.participants[0]!.name, helpers()]).toEqual([null, 3])
+    expect(JSON.stringify(server.messages)).not.toContain('Runa')
+    await vi.waitFor(async () => expect(JSON.stringify([await queue.all(), await unsettled.all()])).not.toContain('Runa'))
+    expect(desk.unsettled.map((u) => u.label)).toEqual(['a name typed here'])
+    desk.act(name('Pia'))
+    await quiet()
+    expect(server.workshop(id).group.participants[0]!.name).toBe('Pia')
   })
 })
 

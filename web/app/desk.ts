@@ -46,11 +46,16 @@ export const useDesk = defineStore('desk', () => {
     return addMinutes(serverNow.value.now, Math.floor((Date.now() - serverNow.value.at) / 60_000))
   })
 
+  let forgetting: Promise<void> = Promise.resolve()
   /** One step; what has to be settled is kept in the browser's database as it changes. */
   function happen(e: DeskEvent): void {
     const before = state.value
     state.value = step(before, e)
     if (state.value.unsettled !== before.unsettled) keepUnsettled(before.unsettled, state.value.unsettled)
+    if (state.value.erased !== before.erased)
+      forgetting = forgetIn(state.value.erased).catch((e: unknown) =>
+        console.warn('names erased elsewhere may still stand in this browser', e),
+      )
   }
   function keepUnsettled(before: readonly Unsettled[], after: readonly Unsettled[]): void {
     const told = (e: unknown) => console.warn('no room to keep what has to be settled', e)
@@ -147,7 +152,11 @@ export const useDesk = defineStore('desk', () => {
   /** Sends what waits, in order; one tab at a time. What the server refuses whole is sent in smaller lots, so that one bad or too
    *  large command takes no other with it; a server that fails keeps everything waiting. */
   async function sendAll(): Promise<void> {
+    // Who was away looks first: names that were erased meanwhile are not sent.
+    if (state.value.offline && ready.value) await load()
+    if (state.value.offline) return
     await inTurn('imprenta-queue', async () => {
+      await forgetting
       let lot = mostAtOnce
       for (;;) {
         const waiting = (await queue.all()).slice(0, lot)
@@ -238,10 +247,13 @@ export const useDesk = defineStore('desk', () => {
     act({ kind: u.command.kind, label: u.label, subject, ...(intent && { intent }), ...again(doc ?? null, u.command, fresh) })
   }
 
+  /** The last event that all that was loaded has. */
+  let lastEvent = ''
   async function load(): Promise<void> {
     try {
       const desk = await api.desk([...wanted].slice(0, mostAtOnce))
       serverNow.value = { now: desk.now, at: Date.now() }
+      lastEvent = desk.last
       happen({ kind: 'loaded', ...desk })
       failed.value = undefined
       ready.value = true
@@ -255,9 +267,8 @@ export const useDesk = defineStore('desk', () => {
   /** Erases everybody's name in a workshop for good: there, here, and in what this browser keeps. */
   async function eraseNames(id: string): Promise<void> {
     await flush()
-    await api.eraseNames(id, actor.value)
-    await forgetIn(id)
-    const e: DeskEvent = { kind: 'forgot', id }
+    const { erased } = await api.eraseNames(id, actor.value)
+    const e: DeskEvent = { kind: 'forgot', id, version: erased }
     happen(e)
     broadcast(e)
     await refresh({ kind: 'workshop', id })
@@ -268,7 +279,9 @@ export const useDesk = defineStore('desk', () => {
     const named = await nameTab()
     others = named.others
     state.value = { ...state.value, tab: named.tab }
-    const [left, open] = await Promise.all([queue.all(), unsettled.all(), load()])
+    await load()
+    await forgetting
+    const [left, open] = await Promise.all([queue.all(), unsettled.all()])
     const held = await others()
     const adopted = open.map((u) => (held?.has(u.tab) ? u : { ...u, tab: named.tab }))
     happen({ kind: 'kept', pending: left, unsettled: adopted })
@@ -286,15 +299,19 @@ export const useDesk = defineStore('desk', () => {
     window.addEventListener('beforeunload', (e) => unkeptCount.value > 0 && e.preventDefault())
   }
 
+  /** What others change. A page that was away is told what it missed, or to look at everything again; then it sends what waits. */
   function listen(): void {
-    const events = new EventSource('/api/events')
+    const events = new EventSource(`/api/events?after=${lastEvent}`)
     events.onmessage = (m: MessageEvent<string>) => {
-      const { kind, id, version } = JSON.parse(m.data) as { kind: 'workshop' | 'house' | 'all'; id: string; version?: number }
-      if (kind === 'all') return void load()
+      const { kind, id, version } = JSON.parse(m.data) as { kind: 'workshop' | 'house' | 'all' | 'here'; id: string; version?: number }
+      if (kind === 'all') return void load().then(flush)
+      if (kind === 'here') {
+        happen({ kind: 'back' })
+        return void fetchStale().then(flush)
+      }
       happen({ kind: 'heard', subject: { kind, id }, version })
       void fetchStale()
     }
-    events.onopen = () => void (state.value.offline ? load().then(flush) : undefined)
     events.onerror = () => happen({ kind: 'lost' })
   }
 

@@ -41,10 +41,22 @@ it('what has to be settled is kept by its command, and what tells of people is f
   await unsettled.put({ ...waiting('h'), clashes: [] })
   await unsettled.put({ ...waiting('h'), label: 'later', clashes: [] })
   expect((await unsettled.all()).map((u) => u.label)).toEqual(['later', 'a name'])
-  await forgetIn('other')
-  expect(await unsettled.all()).toHaveLength(2)
-  await forgetIn('w')
+  const { queue } = await import('./queue')
+  const both = { ...name, id: 'b', changes: [...name.changes, ...command('b').changes] }
+  await queue.put({ command: { ...name, id: 'm' }, label: 'Edda', tab: 't' })
+  await queue.put({ command: both, label: 'Edda', tab: 't' })
+  await queue.put({ command: { ...name, id: 'l' }, label: 'later', tab: 't', erased: 5 })
+  await forgetIn({ other: 9 })
+  expect([await unsettled.all(), await queue.all()].map((l) => l.length)).toEqual([2, 3])
+  await forgetIn({ w: 5 })
   expect((await unsettled.all()).map((u) => u.label)).toEqual(['later'])
+  expect((await queue.all()).map((w) => [w.command.id, w.label, w.command.changes.map((c) => c.path)])).toEqual([
+    ['b', 'helpers', ['group/helpers']],
+    ['l', 'later', ['group/participants/p/name']],
+  ])
+  await forgetIn({ w: 6 })
+  expect(JSON.stringify([await unsettled.all(), await queue.all()])).not.toContain('Edda')
+  await queue.remove(['b'])
   await unsettled.remove('h')
   expect(await unsettled.all()).toEqual([])
 })

@@ -1,6 +1,6 @@
 import { openDB, type IDBPDatabase, type IDBPTransaction } from 'idb'
 import { ref } from 'vue'
-import type { Unsettled, Waiting } from '#core/desk'
+import { withoutErased, type Unsettled, type Waiting } from '#core/desk'
 import type { Command } from '#core/workshop'
 
 type Upgrade = IDBPTransaction<unknown, string[], 'versionchange'>
@@ -80,9 +80,23 @@ export const unsettled = {
   remove: async (id: string): Promise<void> => (await open()).delete('unsettled', id),
 }
 
-/** Takes people's names out of what this browser keeps of a workshop: they were erased for good. */
-export async function forgetIn(workshop: string): Promise<void> {
-  for (const u of await unsettled.all())
-    if (u.command.subject.id === workshop && JSON.stringify(u.command.changes).includes('participants'))
-      await unsettled.remove(u.command.id)
+/** Takes names out of what this browser keeps of workshops in which they were erased, at these versions. */
+export async function forgetIn(erased: Readonly<Record<string, number>>): Promise<void> {
+  const without = <T extends Waiting>(w: T): T | undefined => {
+    const version = erased[w.command.subject.id]
+    return version ? withoutErased(w, w.command.subject.id, version) : w
+  }
+  unkept.splice(0, unkept.length, ...unkept.flatMap((w) => without(w) ?? []))
+  count()
+  const d = await open()
+  for (const store of ['waiting', 'unsettled'] as const) {
+    const tx = d.transaction(store, 'readwrite')
+    for (let at = await tx.store.openCursor(); at; at = await at.continue()) {
+      const w = at.value as Waiting
+      const rest = without(w)
+      if (!rest) await at.delete()
+      else if (rest !== w) await at.update(rest)
+    }
+    await tx.done
+  }
 }

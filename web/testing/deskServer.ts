@@ -8,6 +8,7 @@ import { testNow } from './benchOf'
 
 interface Doc {
   version: number
+  erased?: number
   body: House | Workshop | null
 }
 
@@ -49,8 +50,14 @@ export class DeskServer {
     return ids.flatMap((id) => (this.docs.get(`workshop/${id}`)?.body ? [this.docs.get(`workshop/${id}`)!] : []))
   }
   private desk(url: string) {
-    const summaries = this.list('workshop').map((d) => ({ version: d.version, body: summaryOf(d.body as Workshop) }))
-    return { now: testNow, houses: this.list('house'), summaries, workshops: this.whole(url.split('with=')[1]?.split(',') ?? []) }
+    const summaries = this.list('workshop').map((d) => ({ version: d.version, erased: d.erased ?? 0, body: summaryOf(d.body as Workshop) }))
+    return {
+      now: testNow,
+      last: 'run-1',
+      houses: this.list('house'),
+      summaries,
+      workshops: this.whole(url.split('with=')[1]?.split(',') ?? []),
+    }
   }
 
   private take(commands: Command[]): Response {
@@ -70,7 +77,7 @@ export class DeskServer {
     if (known) return { id: c.id, status: 'applied', version: known }
     const decision = decide(doc.body, c)
     if (decision.status !== 'applied') return { id: c.id, version: doc.version, ...decision }
-    this.docs.set(key, { version: doc.version + 1, body: decision.after })
+    this.docs.set(key, { ...doc, version: doc.version + 1, body: decision.after })
     this.seen.set(c.id, doc.version + 1)
     return { id: c.id, status: 'applied', version: doc.version + 1 }
   }
@@ -78,7 +85,14 @@ export class DeskServer {
   /** What somebody else does meanwhile. */
   meanwhile(id: string, changes: Change[]): void {
     const doc = this.docs.get(`workshop/${id}`)!
-    this.docs.set(`workshop/${id}`, { version: doc.version + 1, body: applyChanges<Workshop>(doc.body as Workshop, changes) })
+    this.docs.set(`workshop/${id}`, { ...doc, version: doc.version + 1, body: applyChanges<Workshop>(doc.body as Workshop, changes) })
+  }
+  eraseNames(id: string): void {
+    const { group } = this.workshop(id)
+    const participants = group.participants.map((p) => ({ ...p, name: null }))
+    this.meanwhile(id, [{ path: 'group/participants', before: null, after: participants }])
+    const doc = this.docs.get(`workshop/${id}`)!
+    doc.erased = doc.version
   }
   workshop(id: string): Workshop {
     return this.docs.get(`workshop/${id}`)!.body as Workshop

@@ -1,7 +1,9 @@
 <script setup lang="ts">
-import { computed, ref, useId, watch } from 'vue'
+import { computed, ref, useId } from 'vue'
 import { readLength, showLength, type LengthUnit } from '#core/units'
 import type { TypedLength } from '#core/workshop'
+import MeanwhileAsk from './MeanwhileAsk.vue'
+import { useMeanwhile } from './steady'
 
 /** A length, kept as typed; the other unit stands below. What cannot be read stays in the field, with the ways out as buttons. */
 const props = defineProps<{ modelValue: TypedLength; label: string; unit: LengthUnit }>()
@@ -9,19 +11,37 @@ const emit = defineEmits<{ 'update:modelValue': [TypedLength] }>()
 const id = useId()
 const text = ref(props.modelValue.text)
 const read = computed(() => readLength(text.value, props.unit))
-watch(
+const field = ref<HTMLInputElement>()
+/** Something was typed since the field was entered. */
+let touched = false
+const meanwhile = useMeanwhile(
   () => props.modelValue,
-  (v) => {
+  () => touched && (document.activeElement === field.value || !read.value.ok),
+  (v) => read.value.ok && read.value.mm === v.mm,
+  () => {
     const now = read.value
-    if (!(now.ok && now.mm === v.mm)) text.value = v.text
+    if (!(now.ok && now.mm === props.modelValue.mm)) text.value = props.modelValue.text
   },
 )
+const { theirs } = meanwhile
 const other = computed(() => showLength(props.modelValue.mm, props.unit === 'in' ? 'mm' : 'in'))
-function take(t: string) {
-  text.value = t
-  const r = readLength(t, props.unit)
+const sent = () => {
+  const r = readLength(text.value, props.unit)
   if (r.ok && (r.mm !== props.modelValue.mm || r.text !== props.modelValue.text))
     emit('update:modelValue', { mm: r.mm, text: /[a-z"″]/i.test(r.text) ? r.text : `${r.text} ${r.unit}` })
+}
+function typed(t: string) {
+  text.value = t
+  touched = true
+  if (read.value.ok) meanwhile.typed(sent)
+}
+function take(t: string) {
+  text.value = t
+  meanwhile.mine(sent)
+}
+const left = () => {
+  meanwhile.left()
+  if (theirs.value === undefined) touched = false
 }
 const step = (by: number) => {
   const size = props.unit === 'in' ? 25.4 / 8 : 1
@@ -34,15 +54,24 @@ const step = (by: number) => {
     <div class="box" :class="{ bad: !read.ok }">
       <button type="button" class="plain" :aria-label="`${label}: smaller`" @click="step(-1)">−</button>
       <input
+        ref="field"
         :value="text"
         :aria-labelledby="id"
         :aria-invalid="!read.ok"
-        @input="take(($event.target as HTMLInputElement).value)"
+        @input="typed(($event.target as HTMLInputElement).value)"
+        @blur="left"
         @keydown.up.prevent="step(1)"
         @keydown.down.prevent="step(-1)"
       />
       <button type="button" class="plain" :aria-label="`${label}: larger`" @click="step(1)">+</button>
     </div>
+    <MeanwhileAsk
+      v-if="theirs !== undefined"
+      :theirs="theirs.text"
+      :mine="read.ok ? text : ''"
+      @take="meanwhile.take()"
+      @mine="meanwhile.mine(sent)"
+    />
     <div v-if="read.ok" class="small two">{{ other }}</div>
     <div v-else role="alert" class="small stop">
       {{ read.what }} <button v-for="r in read.remedies" :key="r" type="button" class="plain way" @click="take(r)">{{ r }}</button>

@@ -1,5 +1,7 @@
 <script setup lang="ts">
 import { ref, useId, watch } from 'vue'
+import MeanwhileAsk from './MeanwhileAsk.vue'
+import { useMeanwhile } from './steady'
 
 /** A number by minus, plus, or typing. What is typed and cannot be stays in the field, with what is wrong under it. */
 const props = withDefaults(
@@ -22,21 +24,24 @@ const shown = () => (props.unknown ? '' : String(props.modelValue))
 const text = ref(shown())
 const wrong = ref('')
 const field = ref<HTMLInputElement>()
-/** The next value is of these buttons. */
-let own = false
-watch(
-  () => [props.modelValue, props.unknown],
-  () => {
-    // Nobody changes a field while somebody types in it; what came meanwhile is shown when it is left.
-    if (field.value && document.activeElement === field.value && Number(text.value) !== props.modelValue && !own) return
-    text.value = shown()
-    wrong.value = ''
-    own = false
-  },
+const show = () => {
+  text.value = shown()
+  wrong.value = ''
+}
+const meanwhile = useMeanwhile(
+  () => props.modelValue,
+  () => touched && (document.activeElement === field.value || wrong.value !== ''),
+  (n) => Number(text.value) === n,
+  show,
 )
+const { theirs } = meanwhile
+/** Something was typed since the field was entered. */
+let touched = false
+watch(() => props.unknown, show)
 
 function typed(raw: string) {
   text.value = raw
+  touched = true
   if (raw.trim() === '') {
     wrong.value = ''
     return
@@ -49,15 +54,18 @@ function typed(raw: string) {
       : n > props.max
         ? `${props.max} at the most.`
         : ''
-  if (!wrong.value && (props.unknown || n !== props.modelValue)) emit('update:modelValue', n)
+  if (!wrong.value && (theirs.value !== undefined || props.unknown || n !== props.modelValue))
+    meanwhile.typed(() => emit('update:modelValue', n))
 }
 const left = () => {
-  if (!wrong.value) text.value = shown()
+  meanwhile.left()
+  if (theirs.value !== undefined || wrong.value) return
+  touched = false
+  show()
 }
 const step = (by: number) => {
-  own = true
   const n = Math.min(props.max, Math.max(props.min, props.modelValue + (props.unknown ? 0 : by)))
-  if (props.unknown || n !== props.modelValue) emit('update:modelValue', n)
+  if (props.unknown || n !== props.modelValue) meanwhile.mine(() => emit('update:modelValue', n))
 }
 </script>
 <template>
@@ -79,6 +87,13 @@ const step = (by: number) => {
       />
       <button type="button" class="plain" :aria-label="`${label}: one more`" :disabled="modelValue >= max" @click="step(1)">+</button>
     </div>
+    <MeanwhileAsk
+      v-if="theirs !== undefined"
+      :theirs="String(theirs)"
+      :mine="wrong ? '' : text"
+      @take="meanwhile.take()"
+      @mine="meanwhile.mine(() => emit('update:modelValue', Number(text)))"
+    />
     <div class="small" :class="wrong ? 'stop' : 'two'" :role="wrong ? 'alert' : undefined">{{ wrong || note }}<slot /></div>
   </div>
 </template>

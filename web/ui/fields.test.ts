@@ -57,11 +57,55 @@ describe('a number field', () => {
     await page.setProps({ unknown: false })
     expect(page.find('input').element.value).toBe('5')
   })
-  it('shows what another tab made of it', async () => {
+  it('shows what another tab made of it, unless somebody types in it', async () => {
     const page = field(3)
-    await page.find('input').setValue('99')
     await page.setProps({ modelValue: 5 })
-    expect([page.find('input').element.value, page.find('[role=alert]').exists()]).toEqual(['5', false])
+    expect([page.find('input').element.value, page.find('[role=status]').exists()]).toEqual(['5', false])
+  })
+  /** 4 typed and sent; then 6 comes from elsewhere; then `more` typed on. */
+  const met = async (more: string) => {
+    const page = field(3)
+    page.find('input').element.focus()
+    await page.find('input').setValue('4')
+    await page.setProps({ modelValue: 4 })
+    await page.setProps({ modelValue: 6 })
+    if (more) await page.find('input').setValue(more)
+    return page
+  }
+  const ways = (page: ReturnType<typeof field>) => page.findAll('[role=status] button').map((b) => b.text())
+  it('that is typed in keeps what is typed and offers both; nothing more is sent by itself', async () => {
+    const page = await met('7')
+    expect([page.find('input').element.value, told(page), ways(page)]).toEqual(['7', [[4]], ['Take 6', 'Put 7']])
+    await page.find('input').trigger('blur')
+    expect([page.find('input').element.value, told(page), ways(page)]).toEqual(['7', [[4]], ['Take 6', 'Put 7']])
+    await page.findAll('[role=status] button')[1]!.trigger('click')
+    expect([told(page), page.find('[role=status]').exists()]).toEqual([[[4], [7]], false])
+  })
+  it('theirs is taken by one press, and by leaving a field in which nothing is unsent', async () => {
+    const page = await met('7')
+    await page.findAll('[role=status] button')[0]!.trigger('click')
+    expect([page.find('input').element.value, told(page), ways(page)]).toEqual(['6', [[4]], []])
+    const left = await met('')
+    expect([left.find('input').element.value, ways(left)]).toEqual(['4', ['Take 6', 'Put 4']])
+    await left.find('input').trigger('blur')
+    expect([left.find('input').element.value, told(left), ways(left)]).toEqual(['6', [[4]], []])
+  })
+  it('what cannot be stays as typed when another value comes, and only theirs is offered', async () => {
+    const page = await met('99')
+    expect([page.find('input').element.value, page.find('[role=alert]').text(), ways(page)]).toEqual(['99', '9 at the most.', ['Take 6']])
+  })
+  it('what its own change makes of the number is not somebody else’s', async () => {
+    const page = mountIn(
+      {
+        components: { StepField },
+        data: () => ({ n: 3 }),
+        template: `<StepField :model-value="n" label="L" :max="9" @update:model-value="n = 2 * $event" />`,
+      },
+      {},
+    )
+    page.find('input').element.focus()
+    await page.find('input').setValue('4')
+    expect([page.find('input').element.value, page.find('[role=status]').exists()]).toEqual(['8', false])
   })
 })
 
@@ -102,6 +146,18 @@ describe('a length field', () => {
     await page.setProps({ modelValue: { mm: 127, text: '5 in' } })
     expect(page.find('input').element.value).toBe('5.0')
   })
+})
+
+it('a length that changes elsewhere while it is typed stands beside what is typed', async () => {
+  const page = mountIn(LengthField, { modelValue: { mm: 127, text: '5 in' }, label: 'Width', unit: 'in' })
+  page.find('input').element.focus()
+  await page.find('input').setValue('5 1/')
+  await page.setProps({ modelValue: { mm: 152.4, text: '6 in' } })
+  expect([page.find('input').element.value, page.findAll('[role=status] button').map((b) => b.text())]).toEqual(['5 1/', ['Take 6 in']])
+  await page.find('input').setValue('5 1/2')
+  expect(page.emitted('update:modelValue')).toBeUndefined()
+  await page.findAll('[role=status] button')[1]!.trigger('click')
+  expect(page.emitted('update:modelValue')).toEqual([[{ mm: 139.7, text: '5 1/2 in' }]])
 })
 
 describe('segments', () => {

@@ -1,0 +1,20 @@
+<script setup lang="ts">
+/** Under a number that somebody types while it changes elsewhere: both stand whole, nothing goes by itself. */
+defineProps<{ theirs: string; mine: string }>()
+const emit = defineEmits<{ take: []; mine: [] }>()
+</script>
+<template>
+  <div class="meanwhile small" role="status">
+    Became {{ theirs }} meanwhile.
+    <button type="button" class="plain" @click="emit('take')">Take {{ theirs }}</button>
+    <button v-if="mine && mine !== theirs" type="button" class="plain" @click="emit('mine')">Put {{ mine }}</button>
+  </div>
+</template>
+<style scoped>
+.meanwhile button {
+  min-height: 24px;
+  padding: 2px 6px;
+  font-weight: 700;
+  text-decoration: underline;
+}
+</style>

@@ -1,10 +1,12 @@
+import { setPriority } from 'node:os'
 import { parentPort, workerData } from 'node:worker_threads'
 import { BadInput } from '#core/reasons'
 import { openPool } from '../db/pool'
 import { NotFound } from '../errors'
 import { tasks, type Answer, type Task } from './tasks'
 
-/** A thread: one task after another, as they come. */
+/** A thread: one task after another, as they come. It gives way to the thread that answers: on Linux priority is a thread's own. */
+if (process.platform === 'linux') setPriority(10)
 const pool = openPool((workerData as { databaseUrl: string }).databaseUrl, 2)
 
 parentPort!.on('message', ({ kind, input }: Task) => {

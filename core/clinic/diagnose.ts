@@ -84,7 +84,7 @@ export function closerLooks(seen: readonly string[], stages: readonly string[]):
 
 /** How this piece is made, from its plan; from its own laid time where that is known. */
 export function makingOf(plan: Plan, workshop: Workshop, house: House, piece?: Piece, now?: Zoned): Making {
-  const d = workshop.designs[0]!
+  const d = workshop.designs.find((x) => x.id === plan.design)!
   const chosen = (school: string) => plan.chosen.find((c) => c.school.id === school)?.option.id
   const cure = plan.split.cure
   const laid = piece?.laidAt ?? (cure ? plan.sessions.find((s) => s.id === cure.laidIn)!.to : undefined)

@@ -31,10 +31,14 @@ export interface ErrandInput {
   cureMin: number
   figures: Figures
   done: readonly string[]
+  /** Sets the errands of a further design's stages apart; empty for the first. */
+  of?: string
   now: Zoned
 }
 
 const day = 1440
+/** What is done once for all designs. */
+const shared: readonly Errand['code'][] = ['order', 'collect', 'print', 'pack', 'set-up']
 
 /** Back from each session: what must be ordered, collected, painted, printed, begun and packed by when. Due times move
  *  back to the last open hour; cure and drying go on while the house is closed. */
@@ -69,7 +73,7 @@ function lead(
 
 function errand(
   i: ErrandInput,
-  id: string,
+  name: string,
   code: Errand['code'],
   sessionId: string,
   wanted: Zoned,
@@ -77,6 +81,7 @@ function errand(
   inputs: Input[],
   startBy = false,
 ): Errand {
+  const id = i.of && !shared.includes(code) ? `${name}.${i.of}` : name
   const by = code === 'set-up' ? wanted : lastOpenBefore(wanted, i.hours)
   const state = i.done.includes(id) ? 'done' : minutesBetween(by, i.now) > 0 ? 'late' : 'open'
   return { id, code, values, sessionId, by, startBy, state, because: because('errand', inputs) }
@@ -147,4 +152,21 @@ function packing(i: ErrandInput, sessionId: string): Errand[] {
       from('set-up', i.figures('set-up')),
     ]),
   ]
+}
+
+/** The errands of several designs in one list: what is done once for all of them is done by the first time that any asks for. `things` to
+ *  buy are those of the whole kit. */
+export function mergeErrands(lists: readonly (readonly Errand[])[], things: number): Errand[] {
+  if (lists.length === 1) return [...lists[0]!]
+  const by = new Map<string, Errand>()
+  for (const e of lists.flat()) {
+    const known = by.get(e.id)
+    if (!known) by.set(e.id, e)
+    else {
+      const first = minutesBetween(known.by, e.by) < 0 ? e : known
+      const sheets = 'sheets' in e.values && { sheets: Number(known.values['sheets'] ?? 0) + Number(e.values['sheets']) }
+      by.set(e.id, { ...first, values: { ...first.values, ...sheets } })
+    }
+  }
+  return [...by.values()].map((e) => (e.code === 'order' ? { ...e, values: { things } } : e)).sort((a, b) => minutesBetween(b.by, a.by))
 }

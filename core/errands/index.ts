@@ -1,1 +1,1 @@
-export { errandsFor, type Errand, type ErrandInput } from './errands'
+export { errandsFor, mergeErrands, type Errand, type ErrandInput } from './errands'

@@ -1,8 +1,8 @@
-import { planWorkshop, stopsOf, type Finding, type Plan, type PlanInput, type Remedy } from '#core/plan'
+import { planOf, planWorkshop, stopsOf, type Finding, type Plan, type PlanInput, type Remedy } from '#core/plan'
 import { hazardOf, latestRecipe, pieceKind, pieceStates, takesMaterial, type Hazard, type PieceState, type Recipe } from '#core/recipe'
 import { recipesOf } from '#core/house'
 import { sittingsOf } from '#core/sessions'
-import { applyChanges, change, inWorkshop, type Change, type Workshop } from '#core/workshop'
+import { applyChanges, change, choicesAt, inWorkshop, type Change, type Design, type Workshop } from '#core/workshop'
 
 export type Verdict = 'possible' | 'possible-if' | 'not-possible'
 
@@ -35,20 +35,24 @@ const rank: Record<Verdict, number> = { possible: 0, 'possible-if': 1, 'not-poss
 /** So many changes may stand between a plan and a method before it counts as not possible. */
 const mostConditions = 2
 
+/** What is searched for: a plan, and which of its designs wants a method; the first unless said. */
+export type FinderInput = PlanInput & { design?: string }
+const designIn = (w: Workshop, input: FinderInput): Design => w.designs.find((d) => d.id === input.design) ?? w.designs[0]!
+
 /** Every method against this plan, best first: possible; possible if one or two things change, which are named and planned;
  *  not possible, because. Nothing is asked: group, time, surface, printer, whites and what is allowed are the plan's own.
  *  Tries each way out that the plan itself offers, greedily; at most a few dozen plans. Ties: the recommended order. */
-export function findMethods(input: PlanInput): Row[] {
+export function findMethods(input: FinderInput): Row[] {
   const recipes = input.recipes ?? recipesOf(input.house)
   const newest = recipes.filter((r) => latestRecipe(r.id, recipes) === r)
-  const mine = input.workshop.designs[0]!.recipe
+  const mine = designIn(input.workshop, input).recipe
   return newest
     .map((r) => row(r.id === mine.id ? (recipes.find((x) => x.id === mine.id && x.version === mine.version) ?? r) : r, input))
     .sort((a, b) => rank[a.verdict] - rank[b.verdict] || Number(b.chosen) - Number(a.chosen))
 }
 
-function row(recipe: Recipe, input: PlanInput): Row {
-  const design = input.workshop.designs[0]!
+function row(recipe: Recipe, input: FinderInput): Row {
+  const design = designIn(input.workshop, input)
   const chosen = design.recipe.id === recipe.id
   const path = inWorkshop.designs(design.id)
   const take: Change[] = chosen
@@ -57,7 +61,7 @@ function row(recipe: Recipe, input: PlanInput): Row {
         change(input.workshop, path.recipe, { id: recipe.id, version: recipe.version }),
         change(input.workshop, path.choices, {}),
         ...(design.methodChosen ? [] : [change(input.workshop, path.methodChosen, true)]),
-        change(input.workshop, inWorkshop.choices.split, {}),
+        change(input.workshop, choicesAt(input.workshop, design.id).split, {}),
       ]
   const first = tried(input, take)
   const asItIs = first.plan
@@ -81,7 +85,7 @@ function row(recipe: Recipe, input: PlanInput): Row {
       const load = shown.split.loads.find((l) => l.sessionId === s.id)
       return { needed: load?.neededMin ?? null, available: s.minutes, fits: load?.fits ?? true }
     }),
-    cells: cells(recipe, shown, asItIs, verdict === 'possible-if' ? after.designs[0]!.material : design.material, design.material),
+    cells: cells(recipe, shown, asItIs, verdict === 'possible-if' ? designIn(after, input).material : design.material, design.material),
   }
 }
 
@@ -93,13 +97,21 @@ interface Tried {
 /** What cannot work, and what the piece's own date cannot mend: a plan without people or date is not the method's fault. */
 const stops = (p: Plan) => stopsOf(p).filter((f) => !f.code.startsWith('session-'))
 
-function tried(input: PlanInput, changes: Change[], from: Workshop = input.workshop): Tried {
+function tried(input: FinderInput, changes: Change[], from: Workshop = input.workshop): Tried {
   const workshop = applyChanges<Workshop>(from, changes) ?? from
-  return { workshop, plan: planWorkshop({ ...input, workshop }), changes }
+  const { design, ...plain } = input
+  const plan = planWorkshop({ ...plain, workshop })
+  return { workshop, plan: design === undefined ? plan : ofDesign(plan, design), changes }
 }
 
+/** A plan as one design's: what is found of the others is not this one's. */
+const ofDesign = (plan: Plan, id: string): Plan => ({
+  ...planOf(plan, id),
+  findings: plan.findings.filter((f) => !f.design || f.design.id === id),
+})
+
 /** Takes, stop by stop, the first way out that leaves fewer stops and keeps the method. */
-function mend(first: Tried, input: PlanInput, recipe: Recipe): Tried & { conditions: Remedy[] } {
+function mend(first: Tried, input: FinderInput, recipe: Recipe): Tried & { conditions: Remedy[] } {
   let now = first
   const conditions: Remedy[] = []
   for (let i = 0; i < mostConditions && stops(now.plan).length; i++) {
@@ -114,19 +126,19 @@ function mend(first: Tried, input: PlanInput, recipe: Recipe): Tried & { conditi
 /** Ways out that are wishes of the instructor's, not conditions to plan with. */
 const notConditions = new Set(['any-whites', 'smear-did-fail', 'prints-from-elsewhere', 'quicker-method', 'reprint'])
 
-function better(now: Tried, input: PlanInput, recipe: Recipe): { remedy: Remedy; tried: Tried } | undefined {
+function better(now: Tried, input: FinderInput, recipe: Recipe): { remedy: Remedy; tried: Tried } | undefined {
   const before = stops(now.plan).length
   for (const remedy of stops(now.plan)[0]!.remedies) {
     if (remedy.changes.length === 0 || notConditions.has(remedy.code)) continue
     const next = tried(input, remedy.changes, now.workshop)
-    if (remedy.code === 'take-piece' && !(isFlat(now.workshop) && isFlat(next.workshop))) continue
+    if (remedy.code === 'take-piece' && !(isFlat(designIn(now.workshop, input)) && isFlat(designIn(next.workshop, input)))) continue
     if (next.plan.recipe.id === recipe.id && stops(next.plan).length < before) return { remedy, tried: next }
   }
   return undefined
 }
 
 /** Making a card instead of a plaque is a condition; making a candle instead is another workshop. */
-const isFlat = (w: Workshop) => pieceKind(w.designs[0]!.kind).form === 'flat'
+const isFlat = (d: Design) => pieceKind(d.kind).form === 'flat'
 
 function cells(recipe: Recipe, plan: Plan, asItIs: Plan, material: string, now: string): Row['cells'] {
   const against = (codes: string[]): Cell['decides'] => {

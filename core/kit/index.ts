@@ -1,4 +1,4 @@
 export { materialOf, materials } from './catalogue'
 export { seatTables, type Seating } from './sharing'
 export { type Material, type Pack } from './catalogue'
-export { scaleKit, type KitLine, type KitNeeds, type ToGet } from './kit'
+export { mergeKits, scaleKit, type KitPart, type KitLine, type KitNeeds, type ToGet } from './kit'

@@ -11,6 +11,8 @@ import { sharers, type Seating } from './sharing'
  *  copies. */
 export interface KitNeeds {
   people: number
+  /** Pieces that people make, spares and samples aside. */
+  pieces: number
   seating: Seating
   blanks: number
   spareBlanks: Input
@@ -41,6 +43,8 @@ export interface ToGet {
 }
 
 export interface KitLine {
+  /** Names the line among the others: the material, and its kind or design where several designs need different ones. */
+  key: string
   material: string
   name: string
   note: string
@@ -71,14 +75,15 @@ export function scaleKit(uses: readonly MaterialUse[], needs: KitNeeds): KitLine
 }
 
 function line(use: MaterialUse, needs: KitNeeds, all: readonly MaterialUse[]): KitLine {
-  const material = pricedIn(materialOf(use.material), use, needs)
+  const material = pricedIn(use.material, needs)
   const sheetPrice = needs.figures('price.sheet')
   const by = sharedBy(use, needs)
   const measured = withHome(use, material, measure(use, needs, by ?? 'each', all), needs)
   const need = material.unit === 'ml' || material.unit === 'mm' ? measured.need : measured.need.ceil()
-  const toGet = buy(use, material, need, needs)
+  const toGet = buy(material, use.material, need, needs)
   const sheets = use.basis === 'print' && needs.perSheet > 0 ? Math.ceil(needs.prints / needs.perSheet) : undefined
   return {
+    key: use.material,
     material: use.material,
     name: material.name,
     note: use.note,
@@ -127,7 +132,7 @@ interface Measured {
 }
 
 function measure(use: MaterialUse, needs: KitNeeds, by: ShareBy, all: readonly MaterialUse[]): Measured {
-  const { people, seating } = needs
+  const { people, pieces, seating } = needs
   if (use.basis === 'area') return measureFilm(use, needs, by, all)
   if (use.basis === 'strips') {
     const { perPrint, lengthMm } = needs.strips
@@ -152,10 +157,10 @@ function measure(use: MaterialUse, needs: KitNeeds, by: ShareBy, all: readonly M
       return {
         need: amount.times(needs.blanks),
         each: amount.toNumber(),
-        inputs: [...inputs, { name: 'people', value: people }, needs.spareBlanks],
+        inputs: [...inputs, { name: pieces === people ? 'people' : 'pieces', value: pieces }, needs.spareBlanks],
       }
     case 'piece':
-      return counted(people, 'pieces', amount.toNumber())
+      return counted(pieces, 'pieces', amount.toNumber())
     case 'print':
       return counted(needs.prints, 'prints', people ? Math.floor(needs.prints / people) : 1)
     case 'table':
@@ -245,18 +250,19 @@ function packsFor(material: Material, needs: KitNeeds): Pack[] {
 
 /** The packs of a material at the house's own prices, each by its key: `price.decoupage-glue.236`; blanks by their kind,
  *  `price.blank-jar.12`. */
-const pricedIn = (material: Material, use: MaterialUse, needs: KitNeeds): Material => ({
-  ...material,
-  packs: material.packs.map((p) => {
-    const price = needs.figures.of(`price.${cupboardKey(use, needs)}.${p.size}`, figure(p.priceMinor, 'minor', 'E'))
+const pricedIn = (id: string, needs: KitNeeds): Material => {
+  const material = materialOf(id)
+  const packs = material.packs.map((p) => {
+    const price = needs.figures.of(`price.${cupboardKey(id, needs)}.${p.size}`, figure(p.priceMinor, 'minor', 'E'))
     return { ...p, priceMinor: price.value, price }
-  }),
-})
+  })
+  return { ...material, packs }
+}
 
-const cupboardKey = (use: MaterialUse, needs: KitNeeds) => (use.material === 'blank' ? `blank-${needs.kind}` : use.material)
+const cupboardKey = (id: string, needs: KitNeeds) => (id === 'blank' ? `blank-${needs.kind}` : id)
 
-function buy(use: MaterialUse, material: Material, need: Decimal, needs: KitNeeds): ToGet {
-  const have = needs.cupboard[cupboardKey(use, needs)] ?? 0
+function buy(material: Material, id: string, need: Decimal, needs: KitNeeds): ToGet {
+  const have = needs.cupboard[cupboardKey(id, needs)] ?? 0
   const offered = packsFor(material, needs)
   if (material.packs.length === 0) return { purchase: { toBuy: 0, packs: [], costMinor: 0, leftOver: 0 }, packs: [], have }
   const micro = (n: number | Decimal) => new Decimal(n).times(1e6).ceil().toNumber()
@@ -276,4 +282,77 @@ function usedUp(material: Material, need: Decimal, needs: KitNeeds): number {
     .times(Decimal.min(...rates))
     .toDecimalPlaces(0)
     .toNumber()
+}
+
+/** A design's share of a workshop's kit: its lines, what they serve, and who makes it. */
+export interface KitPart {
+  design: string
+  name: string
+  makers: readonly string[]
+  lines: readonly KitLine[]
+  needs: KitNeeds
+}
+
+/** The kit of a workshop from its designs' kits, in their order. What is used up adds up, and is bought together; what lasts serves one
+ *  design after the other: as many as for all who make any of them, and never fewer than one of them asks for. Blanks of different kinds
+ *  and strips of different lengths are lines of their own. */
+export function mergeKits(parts: readonly KitPart[]): KitLine[] {
+  if (parts.length === 1) return [...parts[0]!.lines]
+  const by = new Map<string, { part: KitPart; line: KitLine }[]>()
+  for (const part of parts)
+    for (const line of part.lines) {
+      const key = keyAmong(line, part, parts[0]!)
+      by.set(key, [...(by.get(key) ?? []), { part, line }])
+    }
+  return [...by].map(([key, shares]) => (shares.length === 1 ? { ...shares[0]!.line, key } : together(key, shares)))
+}
+
+function keyAmong(line: KitLine, part: KitPart, first: KitPart): string {
+  if (line.material === 'blank') return part.needs.kind === first.needs.kind ? 'blank' : `blank-${part.needs.kind}`
+  return line.unit === 'strips' && part.needs.strips.lengthMm !== first.needs.strips.lengthMm
+    ? `${line.material}-${part.design}`
+    : line.material
+}
+
+function together(key: string, shares: readonly { part: KitPart; line: KitLine }[]): KitLine {
+  const [{ line, part }] = shares as [{ part: KitPart; line: KitLine }]
+  const all = shares.reduce((sum, x) => sum.plus(x.line.need), new Decimal(0))
+  const need = shares.every((x) => x.line.durable) ? lasting(shares, all) : all
+  const material = pricedIn(line.material, part.needs)
+  const toGet = buy(material, line.material, need, part.needs)
+  const sheets = shares.some((x) => x.line.sheets !== undefined) && shares.reduce((sum, x) => sum + (x.line.sheets ?? 0), 0)
+  const add = (of: (l: KitLine) => number) => shares.reduce((sum, x) => sum + of(x.line), 0)
+  return {
+    ...line,
+    key,
+    note: [...new Set(shares.map((x) => x.line.note))].join(' · '),
+    stages: [...new Set(shares.flatMap((x) => x.line.stages))],
+    durable: shares.every((x) => x.line.durable),
+    each: null,
+    table: null,
+    need: need.toNumber(),
+    toGet,
+    ...(sheets !== false && { sheets }),
+    usedMinor: add((l) => l.usedMinor),
+    boughtMinor: sheets !== false ? add((l) => l.boughtMinor) : isRefusal(toGet.purchase) ? 0 : toGet.purchase.costMinor,
+    because: because(
+      shares.every((x) => x.line.durable) ? 'kit-designs-lasting' : 'kit-designs',
+      shares.map(({ part: p, line: l }) => ({
+        name: `design:${p.name}`,
+        value: l.need,
+        ...((l.unit === 'ml' || l.unit === 'mm') && { unit: l.unit }),
+        mark: l.because.mark,
+        opens: `kit/${l.key}@${p.design}`,
+      })),
+    ),
+  }
+}
+
+/** What lasts: in proportion to the people who make any of the designs, and at least what one of them asks for. */
+function lasting(shares: readonly { part: KitPart; line: KitLine }[], all: Decimal): Decimal {
+  const most = Decimal.max(...shares.map((x) => x.line.need))
+  if (shares.every((x) => x.line.need === 1)) return most
+  const makers = shares.reduce((sum, x) => sum + x.part.makers.length, 0)
+  const people = new Set(shares.flatMap((x) => x.part.makers)).size
+  return makers === 0 ? most : Decimal.max(most, all.times(people).div(makers).ceil())
 }

@@ -13,6 +13,9 @@ export const becauseRules: Record<string, string> = {
   'race-turns':
     'The coat dries while the others wait: an adult leads as many children through it at once as their age allows; from 13 on they race alone.',
   'adults-only-turns': 'Children may not touch it: all adults but one do it for them, piece by piece; one watches.',
+  'kit-designs': 'What each design needs, added up and bought together.',
+  'kit-designs-lasting': 'It lasts, and serves one design after the other: for all who make any of them.',
+  designs: 'What the designs need, added up.',
   'kit-sheet': 'One for each printed sheet.',
   'kit-panels': 'An even number of panels side by side, for each book.',
   'kit-person': 'So much for each who shares one.',

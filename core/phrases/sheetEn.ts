@@ -1,5 +1,5 @@
 import { clockOf, type House } from '#core/house'
-import { stopsOf, type Plan } from '#core/plan'
+import { planOf, stopsOf, type Plan } from '#core/plan'
 import type { Mark } from '#core/reasons'
 import { blankMaterial, pieceKind, type PieceState } from '#core/recipe'
 import type { TakeHomeSheet } from '#core/takehome'
@@ -34,16 +34,17 @@ export interface SheetText {
   ask: string
 }
 
-/** "B3": the seat of the person whose sheet stands at an index. */
-export const seatOf = (plan: Plan, index: number): string => plan.seats[plan.takeHome[index]?.participant ?? ''] ?? `${index + 1}`
+/** "B3": the seat of a sheet's person. */
+export const seatOf = (plan: Plan, sheet: Pick<TakeHomeSheet, 'participant' | 'seat'>): string =>
+  plan.seats[sheet.participant] ?? `${sheet.seat}`
 
 /** What a sheet says, for this house and in so many words. Pure; instants are said in the house's zone. */
-export function sheetText(sheet: TakeHomeSheet, plan: Plan, workshop: Workshop, house: House, wording: Wording): SheetText {
-  const index = plan.takeHome.findIndex((s) => s.participant === sheet.participant)
+export function sheetText(sheet: TakeHomeSheet, whole: Plan, workshop: Workshop, house: House, wording: Wording): SheetText {
+  const plan = planOf(whole, sheet.design)
   const last = plan.sessions.at(-1)
   return {
-    who: sheet.name?.trim() || `Seat ${seatOf(plan, index)}`,
-    what: [plan.pieceName, pieceMaterial(workshop)].filter(Boolean).join(', '),
+    who: sheet.name?.trim() || `Seat ${seatOf(plan, sheet)}`,
+    what: [plan.pieceName, pieceMaterial(workshop, sheet.design), sheet.number > 1 && `piece ${sheet.number}`].filter(Boolean).join(', '),
     house: house.name,
     workshop: workshop.title,
     date: last ? sayDay(last.from) : '',
@@ -91,8 +92,8 @@ function howMade(plan: Plan, house: House): SheetText['steps'] {
   ]
 }
 
-const pieceMaterial = (workshop: Workshop) => {
-  const design = workshop.designs[0]!
+const pieceMaterial = (workshop: Workshop, id: string) => {
+  const design = workshop.designs.find((d) => d.id === id)!
   const material = blankMaterial(design.material)?.name ?? design.material
   return material === pieceKind(design.kind).name || material.endsWith(pieceKind(design.kind).name) ? '' : material
 }

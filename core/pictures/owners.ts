@@ -20,9 +20,13 @@ export function eraseDay(
   return { date: addDays(picture.addedOn ?? addedOn ?? workshop.createdAt.slice(0, 10), keptDays.withoutClass), from: 'added' }
 }
 
-/** The picture of a person: the newest of their own. */
-export const pictureOf = (workshop: Pick<Workshop, 'pictures'>, participant: string): Picture | undefined =>
-  (workshop.pictures ?? []).findLast((p) => p.participant === participant)
+/** The pictures that are for a design: those that say so; for the first, those that say nothing. */
+export const picturesOf = (workshop: Pick<Workshop, 'pictures' | 'designs'>, designId: string): Picture[] =>
+  (workshop.pictures ?? []).filter((p) => (p.design ?? workshop.designs[0]!.id) === designId)
+
+/** The picture of a person for a design: the newest of their own. */
+export const pictureOf = (workshop: Pick<Workshop, 'pictures' | 'designs'>, participant: string, designId: string): Picture | undefined =>
+  picturesOf(workshop, designId).findLast((p) => p.participant === participant)
 
 /** What a picture without an owner is called. */
 const houseOwner = 'A house picture'

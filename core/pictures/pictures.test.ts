@@ -255,9 +255,21 @@ describe('whose a picture is', () => {
     ]).toEqual(['Juno', 'Seat B1', 'A house picture'])
   })
   it('the newest of a person counts', () => {
-    const pictures = [picture({ id: 'old', participant: 'p1' }), picture({ id: 'new', participant: 'p1' })]
-    expect(pictureOf({ pictures }, 'p1')?.id).toBe('new')
-    expect(pictureOf({}, 'p1')).toBeUndefined()
+    const {
+      designs: [first],
+    } = demoWorkshops('2026-05-15')[0]!
+    const designs = [
+      { ...first!, id: 'd' },
+      { ...first!, id: 'e' },
+    ]
+    const pictures = [
+      picture({ id: 'old', participant: 'p1' }),
+      picture({ id: 'new', participant: 'p1' }),
+      picture({ id: 'e1', participant: 'p1', design: 'e' }),
+    ]
+    expect(pictureOf({ pictures, designs }, 'p1', 'e')?.id).toBe('e1')
+    expect(pictureOf({ pictures, designs }, 'p1', 'd')?.id).toBe('new')
+    expect(pictureOf({ designs }, 'p1', 'd')).toBeUndefined()
   })
   it('is erased two weeks after the last class', () => {
     const w = demoWorkshops('2026-05-15').find((x) => x.id === 'lighthouse-blocks')!

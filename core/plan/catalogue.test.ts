@@ -206,7 +206,7 @@ describe('what the craft asks of a plan', () => {
   it('a candle with children: an adult at the tool, its cautions shown, the time counted', () => {
     const plan = planWorkshop({ workshop: workshopOf(recipe('wax-tissue'), kind('candle'), 12, '8-12', 2), house, now })
     expect(plan.turns).toMatchObject([{ why: 'adults-only', stages: ['warm'], turns: 6, people: 12, adults: 2, extraMin: 25 }])
-    expect(plan.adults.atHazards).toEqual([{ hazard: 'heat', stage: 'warm', sessionId: 's1' }])
+    expect(plan.adults.atHazards).toEqual([{ hazard: 'heat', stage: 'warm', sessionId: 's1', design: plan.design }])
     expect(plan.stages.find((s) => s.id === 'warm')!.cautions).toEqual(expect.arrayContaining(['heat', 'wax', 'fuel', 'mains']))
     expect(found(plan, 'done-for-them')).toBeDefined()
   })

@@ -1,25 +1,30 @@
 import { blankMaterial } from '#core/recipe'
 import { ageBands } from '#core/recipe'
 import { pictureOf } from '#core/pictures'
-import { decisionIds, type Decision, type DecisionId, type Plan } from './shapes'
+import type { PlannedDesign } from './design'
+import { decisionIds, type Decision, type DecisionId, type Figured, type Plan } from './shapes'
 import type { Situation } from './situation'
+import { seenFrom } from './view'
+
+type Judged = Figured & Pick<Plan, 'findings'>
 
 /** The chain of decisions, each in a line: settled by somebody, still the default, or with something against it. */
-export function decide(s: Situation, plan: Plan): Decision[] {
+export function decide(parts: readonly PlannedDesign[], plan: Judged): Decision[] {
+  const more = parts.length - 1
   return decisionIds.map((id) => {
     const against = plan.findings.filter((f) => f.decision === id && f.level !== 'note')
     const state = against.some((f) => f.level === 'stop')
       ? 'stop'
       : against.length
         ? 'look'
-        : isDefault(id, s, plan)
+        : parts.every(({ s, d }) => isDefault(id, s, seenFrom(plan, d)))
           ? 'default'
           : 'settled'
-    return { id, state, code: `decision-${id}`, values: valuesOf(id, s, plan) }
+    return { id, state, code: `decision-${id}`, values: { ...valuesOf(id, parts[0]!.s, plan), ...(more > 0 && { more }) } }
   })
 }
 
-function isDefault(id: DecisionId, s: Situation, plan: Plan): boolean {
+function isDefault(id: DecisionId, s: Situation, plan: Judged): boolean {
   const { choices, group } = s.workshop
   switch (id) {
     case 'method':
@@ -39,7 +44,7 @@ function isDefault(id: DecisionId, s: Situation, plan: Plan): boolean {
   }
 }
 
-function valuesOf(id: DecisionId, s: Situation, plan: Plan): Decision['values'] {
+function valuesOf(id: DecisionId, s: Situation, plan: Judged): Decision['values'] {
   switch (id) {
     case 'group':
       return Object.fromEntries([
@@ -52,17 +57,17 @@ function valuesOf(id: DecisionId, s: Situation, plan: Plan): Decision['values'] 
       return { method: plan.recipe.name, cure: plan.split.cure?.recommendedMin ?? s.resolved.cure?.recommended.value ?? 0 }
     case 'pictures':
       return {
-        prints: plan.print.prints,
+        prints: Number(plan.figures['prints']!.value),
         mirrored: Number(plan.print.mirrored),
         stamped: Number(s.resolved.noPrint),
         own: Number(s.design.pictures === 'own'),
-        in: s.workshop.group.participants.filter((p) => pictureOf(s.workshop, p.id)).length,
-        people: plan.people,
+        in: s.makers.filter((p) => pictureOf(s.workshop, p.id, s.design.id)).length,
+        people: s.people,
       }
     case 'kit':
       return {
         things: plan.kit.filter((l) => l.toGet.packs.length > 0).length,
-        blanks: plan.people ? plan.people + plan.spares.blanks : 0,
+        blanks: plan.designs.reduce((sum, d) => sum + (d.pieces ? d.pieces + d.spares.blanks : 0), 0),
       }
     case 'sessions':
       return Object.fromEntries(plan.sessions.map((x, i) => [`session${i + 1}`, x.from]))

@@ -1,12 +1,17 @@
 import type { KitLine } from '#core/kit'
 import { because, from, keysOf, weakest, type Because, type Figure, type Input } from '#core/reasons'
 import type { FigureKey } from '#core/figures'
-import type { Plan, PlanFigure } from './shapes'
+import type { SessionLoad } from '#core/sessions'
+import type { PlannedDesign } from './design'
+import type { ClassLoad, DesignPlan, PlanFigure, Reckoning } from './shapes'
 import { prior } from './quantities'
 import type { Situation } from './situation'
 
-/** Every figure a screen shows, by key, with why: `people`, `sheets`, `kit/<material>`, `session/<id>`, `earliest`, … */
-export function figuresOf(s: Situation, plan: Plan): Record<string, PlanFigure> {
+/** Every figure a screen shows, by key, with why: `people`, `sheets`, `kit/<material>`, `session/<id>`, `earliest`, … With several designs
+ *  each has its own under `<key>@<design>`; the plain key is what they come to together, or the first one's. */
+export function figuresOf(parts: readonly PlannedDesign[], plan: Reckoning): Record<string, PlanFigure> {
+  const { s } = parts[0]!
+  const own = parts.map((p) => designFigures(p.s, p.d))
   const figures: Record<string, PlanFigure> = {
     people: { value: plan.people, unit: 'count', because: because('people', [{ name: 'people', value: plan.people }]) },
     tables: {
@@ -17,44 +22,69 @@ export function figuresOf(s: Situation, plan: Plan): Record<string, PlanFigure> 
         { name: 'tables', value: plan.seating.length, default: s.workshop.group.tables === null },
       ]),
     },
-    spares: { value: plan.spares.count, unit: 'count', because: sparesBecause(s, plan) },
-    samples: {
-      value: plan.samples.count,
-      unit: 'count',
-      because: because('samples', [{ name: 'samples', value: plan.samples.count, default: !plan.samples.chosen, mark: 'P' }]),
-    },
-    prints: { value: plan.print.prints, unit: 'count', because: printsBecause(s, plan) },
-    sheets: { value: plan.print.sheets, unit: 'count', because: sheetsBecause(s, plan) },
+    ...own[0],
     adults: { value: plan.adults.needed, unit: 'count', because: plan.adults.because },
     ...costs(plan),
-    ...cureFigures(s, plan),
+  }
+  if (parts.length > 1) {
+    for (const key of ['spares', 'samples', 'prints', 'sheets'])
+      figures[key] = { value: own.reduce((sum, f) => sum + Number(f[key]!.value), 0), unit: 'count', because: ofDesigns(parts, own, key) }
+    parts.forEach((p, i) => {
+      for (const [key, f] of Object.entries(own[i]!)) figures[`${key}@${p.d.design}`] = f
+      for (const l of p.d.ownKit) figures[`kit/${l.key}@${p.d.design}`] = { value: l.need, unit: l.unit, because: l.because }
+    })
   }
   for (const l of plan.kit) {
-    figures[`kit/${l.material}`] = { value: l.need, unit: l.unit, because: l.because }
+    figures[`kit/${l.key}`] = { value: l.need, unit: l.unit, because: l.because }
     const packs = l.toGet.packs.reduce((sum, p) => sum + p.count, 0)
     if (l.toGet.packs.length || packs)
-      figures[`packs/${l.material}`] = {
+      figures[`packs/${l.key}`] = {
         value: packs,
         unit: 'packs',
         noun: l.toGet.packs[0]?.noun ?? 'pack',
         because: packsBecause(l),
       }
   }
-  for (const l of plan.split.loads)
-    figures[`session/${l.sessionId}`] = { value: l.neededMin, unit: 'min', because: because('session-time', sessionInputs(s, l)) }
+  for (const l of plan.loads)
+    figures[`session/${l.sessionId}`] = { value: l.neededMin, unit: 'min', because: because('session-time', sessionInputs(parts, l)) }
   if (plan.shelf)
     figures['shelf'] = {
       value: plan.shelf.places,
       unit: 'count',
       because: because('shelf', [{ name: 'blanks', value: plan.shelf.places }]),
     }
-  if (plan.tape) figures['strips'] = { value: plan.tape.strips, unit: 'count', because: tapeBecause(s, plan) }
   return figures
 }
 
-const sparesBecause = (s: Situation, plan: Plan): Because =>
+/** A figure that is the sum of the designs'. */
+const ofDesigns = (parts: readonly PlannedDesign[], own: readonly Record<string, PlanFigure>[], key: string): Because =>
+  because(
+    'designs',
+    parts.map((p, i) => {
+      const f = own[i]![key]!
+      return { name: `design:${p.d.pieceName}`, value: Number(f.value), mark: f.because.mark, opens: `${key}@${p.d.design}` }
+    }),
+  )
+
+/** The figures that each design has by itself. */
+function designFigures(s: Situation, d: DesignPlan): Record<string, PlanFigure> {
+  return {
+    spares: { value: d.spares.count, unit: 'count', because: sparesBecause(s, d) },
+    samples: {
+      value: d.samples.count,
+      unit: 'count',
+      because: because('samples', [{ name: 'samples', value: d.samples.count, default: !d.samples.chosen, mark: 'P' }]),
+    },
+    prints: { value: d.print.prints, unit: 'count', because: printsBecause(s, d) },
+    sheets: { value: d.print.sheets, unit: 'count', because: sheetsBecause(s, d) },
+    ...cureFigures(s, d),
+    ...(d.tape && { strips: { value: d.tape.strips, unit: 'count', because: tapeBecause(s, d) } }),
+  }
+}
+
+const sparesBecause = (s: Situation, plan: DesignPlan): Because =>
   because(plan.spares.chosen ? 'spares-chosen' : 'spares', [
-    { name: 'people', value: plan.people },
+    pieceInput(plan),
     { name: 'confidence', value: s.workshop.choices.confidence, unit: 'share', default: s.workshop.choices.confidence === 0.9 },
     {
       name: 'failed-good',
@@ -65,20 +95,23 @@ const sparesBecause = (s: Situation, plan: Plan): Because =>
     { name: 'sure', value: plan.spares.sure, unit: 'share' },
   ])
 
-const printsBecause = (s: Situation, plan: Plan): Because =>
+/** People where each makes one, pieces else. */
+const pieceInput = (d: DesignPlan): Input => ({ name: d.pieces === d.makers.length ? 'people' : 'pieces', value: d.pieces })
+
+const printsBecause = (s: Situation, plan: DesignPlan): Because =>
   s.design.pictures === 'own'
     ? because('prints-own', [
-        { name: 'people', value: plan.people },
+        pieceInput(plan),
         { name: 'copies', value: plan.print.copies, ...(s.workshop.choices.copies === undefined && restsOn(s, 'copies')) },
         { name: 'samples', value: plan.samples.count },
       ])
     : because('prints-house', [
-        { name: 'people', value: plan.people },
+        pieceInput(plan),
         { name: 'spares', value: plan.spares.count, ...(!plan.spares.chosen && restsOn(s, 'fails')) },
         { name: 'samples', value: plan.samples.count, mark: 'P' },
       ])
 
-const sheetsBecause = (s: Situation, plan: Plan): Because =>
+const sheetsBecause = (s: Situation, plan: DesignPlan): Because =>
   because('sheets', [
     { name: 'prints', value: plan.print.prints },
     { name: 'per-sheet', value: plan.print.grid.perSheet },
@@ -97,7 +130,7 @@ function priced(l: KitLine): Pick<Input, 'mark' | 'rests'> {
   const prices = l.prices
   return prices.length ? { mark: weakest(prices.map((p) => p.mark)), rests: keysOf(prices) } : {}
 }
-const tapeBecause = (s: Situation, plan: Plan): Because =>
+const tapeBecause = (s: Situation, plan: DesignPlan): Because =>
   because('strips', [
     from('tape-width', s.resolved.tapeWidth),
     from('overlap', s.figures('tape.overlap')),
@@ -105,27 +138,32 @@ const tapeBecause = (s: Situation, plan: Plan): Because =>
     { name: 'strip-length', value: plan.tape!.stripLengthMm, unit: 'mm' },
   ])
 
-function sessionInputs(s: Situation, l: Plan['split']['loads'][number]): Input[] {
+function sessionInputs(parts: readonly PlannedDesign[], l: ClassLoad): Input[] {
+  const { figures } = parts[0]!.s
   return [
-    from('set-up', s.figures('set-up')),
-    from('show', s.recipe.show),
-    ...l.stages.flatMap((x): Input[] => {
-      const stage = s.resolved.stages.find((y) => y.id === x.id)!
-      return [
-        from(`stage:${x.name}`, stage.minutes),
-        ...(x.wait ? [from(`wait:${x.name}`, stage.then!.least)] : []),
-        ...(x.queue ? [{ name: `queue:${x.name}`, value: x.queue, unit: 'min' as const }] : []),
-        ...(x.turns ? [{ name: `turns:${x.name}`, value: x.turns, unit: 'min' as const }] : []),
-      ]
-    }),
-    from('clean-up', s.figures('clean-up')),
+    from('set-up', figures('set-up')),
+    ...l.parts.map((p) => from('show', situationOf(parts, p.design).recipe.show)),
+    ...l.parts.filter((p) => p.busiest).flatMap((p) => workInputs(situationOf(parts, p.design), p.load)),
+    from('clean-up', figures('clean-up')),
   ]
 }
+const situationOf = (parts: readonly PlannedDesign[], design: string): Situation => parts.find((p) => p.d.design === design)!.s
+
+const workInputs = (s: Situation, load: SessionLoad): Input[] =>
+  load.stages.flatMap((x): Input[] => {
+    const stage = s.resolved.stages.find((y) => y.id === x.id)!
+    return [
+      { ...from(`stage:${x.name}`, stage.minutes), value: x.minutes },
+      ...(x.wait ? [from(`wait:${x.name}`, stage.then!.least)] : []),
+      ...(x.queue ? [{ name: `queue:${x.name}`, value: x.queue, unit: 'min' as const }] : []),
+      ...(x.turns ? [{ name: `turns:${x.name}`, value: x.turns, unit: 'min' as const }] : []),
+    ]
+  })
 
 /** Marks what is worked out from a figure of the house as the figure is. */
 const restsOn = (s: Situation, key: FigureKey): Pick<Input, 'mark' | 'rests'> => ({ mark: s.figures(key).mark, rests: [key] })
 
-function costs(plan: Plan): Record<string, PlanFigure> {
+function costs(plan: Reckoning): Record<string, PlanFigure> {
   const used = plan.kit.reduce((sum, l) => sum + l.usedMinor, 0)
   const bought = plan.kit.reduce((sum, l) => sum + l.boughtMinor, 0)
   const aHead = (minor: number) => (plan.people ? Math.round(minor / plan.people) : 0)
@@ -150,7 +188,7 @@ function costs(plan: Plan): Record<string, PlanFigure> {
   }
 }
 
-function cureFigures(s: Situation, plan: Plan): Record<string, PlanFigure> {
+function cureFigures(s: Situation, plan: DesignPlan): Record<string, PlanFigure> {
   const { cure } = plan.split
   if (!cure || !s.resolved.cure) return {}
   const estimated = (factor: number) => factor > 1 && { mark: 'E' as const, ofHouse: true as const }

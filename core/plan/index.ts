@@ -1,9 +1,23 @@
 export { planWorkshop } from './plan'
 export { hoursOf } from './situation'
 export { pictureContextOf } from './plan'
+export { planOf } from './view'
 export { swapRecipe } from './swap'
 export { difference, type Difference } from './difference'
-export type { Plan, PlanInput, PlanFigure, Finding, Remedy, Decision, DecisionId, Adults, PrintPlan, Shelf } from './shapes'
+export type {
+  Plan,
+  PlanInput,
+  PlanFigure,
+  Finding,
+  Remedy,
+  Decision,
+  DecisionId,
+  Adults,
+  PrintPlan,
+  Shelf,
+  ClassLoad,
+  DesignPlan,
+} from './shapes'
 export { decisionIds } from './shapes'
 export { planInput } from './input'
 export { stopsOf } from './findings'

@@ -1,4 +1,4 @@
-import { scaleKit, type KitLine } from '#core/kit'
+import { scaleKit, type KitLine, type KitNeeds } from '#core/kit'
 import { orient, type Orientation } from '#core/orientation'
 import { accordionStrip, blankMaterial, outlineShare, panelMm, type MaterialUse } from '#core/recipe'
 import { figure, isRefusal, type Input } from '#core/reasons'
@@ -8,7 +8,7 @@ import { sparesFor, sureWith, sureWithCopies } from '#core/spares'
 import { layStrips, tapeInput, type StripLayout } from '#core/tape'
 import * as v from 'valibot'
 import { sittingsOf } from '#core/sessions'
-import type { Plan, PrintPlan } from './shapes'
+import type { DesignPlan, PrintPlan } from './shapes'
 import type { Situation } from './situation'
 
 /** What is made: blanks that are needed, spares among them, and pieces that are coated, the failed ones and samples too. */
@@ -18,12 +18,12 @@ export interface Made {
   coated: number
 }
 
-export function planMade(s: Situation, spares: Plan['spares'], samples: number): Made {
+export function planMade(s: Situation, spares: DesignPlan['spares'], samples: number): Made {
   const key = spares.survives ? 'breakage' : 'fails'
   const estimated = { mark: s.figures(key).mark, rests: [key] }
   const spareBlanks: Input = { name: 'spare-blanks', value: spares.blanks, ...(!(spares.chosen && !spares.survives) && estimated) }
-  if (s.people === 0) return { blanks: 0, spareBlanks: { name: 'spare-blanks', value: 0 }, coated: 0 }
-  return { blanks: s.people + spares.blanks, spareBlanks, coated: s.people + spares.count + samples }
+  if (s.pieces === 0) return { blanks: 0, spareBlanks: { name: 'spare-blanks', value: 0 }, coated: 0 }
+  return { blanks: s.pieces + spares.blanks, spareBlanks, coated: s.pieces + spares.count + samples }
 }
 
 /** What is believed of ten pieces before anything is counted. */
@@ -34,26 +34,27 @@ export const prior = (s: Situation): { failed: number; good: number } => {
 
 /** Spares asked for or chosen, and how sure they make it. House pictures stand in for each other; of own ones
  *  everybody gets copies, while blanks stay interchangeable. */
-export function planSpares(s: Situation): Plan['spares'] {
-  const { spares, confidence } = s.workshop.choices
-  const asked = { people: s.people, prior: prior(s), logged: s.evidence }
+export function planSpares(s: Situation): DesignPlan['spares'] {
+  const { spares } = s.choices
+  const { confidence } = s.workshop.choices
+  const asked = { people: s.pieces, prior: prior(s), logged: s.evidence }
   const survives = s.recipe.filmApart ?? blankMaterial(s.design.material)?.survives ?? false
   /** A blank that survives a failure is spared for breakage only. */
-  const of = (count: number, sure: number, chosen: boolean): Plan['spares'] => ({
+  const of = (count: number, sure: number, chosen: boolean): DesignPlan['spares'] => ({
     count,
     sure,
     chosen,
-    blanks: survives ? Math.min(count, Math.ceil(s.people / s.figures('breakage').value)) : count,
+    blanks: survives ? Math.min(count, Math.ceil(s.pieces / s.figures('breakage').value)) : count,
     survives,
   })
   if (spares !== null) return of(spares, sureWith(spares, asked), true)
   const found = sparesFor({ ...asked, confidence, kind: 'interchangeable' })
-  return isRefusal(found) || !('spares' in found) ? of(s.people, sureWith(s.people, asked), false) : of(found.spares, found.reached, false)
+  return isRefusal(found) || !('spares' in found) ? of(s.pieces, sureWith(s.pieces, asked), false) : of(found.spares, found.reached, false)
 }
 
 /** The fewest copies of each own picture that make it so sure as wished that everybody has a good one. */
 export function copiesForSure(s: Situation): number {
-  const asked = { people: s.people, prior: prior(s), logged: s.evidence, confidence: s.workshop.choices.confidence }
+  const asked = { people: s.pieces, prior: prior(s), logged: s.evidence, confidence: s.workshop.choices.confidence }
   const found = sparesFor({ ...asked, kind: 'own' })
   return isRefusal(found) || !('copies' in found) ? 9 : Math.min(9, found.copies)
 }
@@ -63,11 +64,11 @@ export function planPrints(s: Situation, spares: number, samples: number): Print
   const { lettering } = s
   const size = s.picture
   // White left round a picture to hold takes its place on the sheet; the widest, where they differ.
-  const border = s.workshop.choices.tile ? 0 : 2 * Math.max(0, ...(s.workshop.pictures ?? []).map((p) => p.edit?.borderMm ?? 0))
+  const border = s.workshop.choices.tile ? 0 : 2 * Math.max(0, ...s.pictures.map((p) => p.edit?.borderMm ?? 0))
   const copies = pictures === 'own' ? (s.workshop.choices.copies ?? Math.round(s.figures('copies').value)) : 1
   const each = s.kind.pictures ?? 1
   const prints =
-    s.people === 0 || s.resolved.noPrint ? 0 : pictures === 'own' ? s.people * each * copies + samples : s.people * each + spares + samples
+    s.pieces === 0 || s.resolved.noPrint ? 0 : pictures === 'own' ? s.pieces * each * copies + samples : s.pieces * each + spares + samples
   const printable = { widthMm: s.paper.widthMm - 2 * s.paper.marginMm, heightMm: s.paper.heightMm - 2 * s.paper.marginMm }
   const tiles = s.workshop.choices.tile
     ? tilesOf(size, printable)
@@ -80,7 +81,7 @@ export function planPrints(s: Situation, spares: number, samples: number): Print
     ...size,
     each,
     copies,
-    sure: pictures === 'own' ? sureWithCopies(copies, { people: s.people, prior: prior(s), logged: s.evidence }) : 1,
+    sure: pictures === 'own' ? sureWithCopies(copies, { people: s.pieces, prior: prior(s), logged: s.evidence }) : 1,
     prints,
     sheets: grid.perSheet ? Math.ceil((prints * tiles.columns * tiles.rows) / grid.perSheet) : 0,
     paper: s.paper,
@@ -126,10 +127,19 @@ const margined = [4.5, 4, 3.5, 3, 2.5, 2]
 /** Strips, and how far they go beyond each edge. */
 export type TapePlan = StripLayout & { marginMm: number }
 
-export function planKit(s: Situation, print: PrintPlan, made: Made, tape: StripLayout | undefined, home: HomeNeeds): KitLine[] {
+/** A design's kit lines, and what they serve. */
+export function planKit(
+  s: Situation,
+  print: PrintPlan,
+  made: Made,
+  tape: StripLayout | undefined,
+  home: HomeNeeds,
+): { lines: KitLine[]; needs: KitNeeds } {
   const panels = s.design.panels ?? (s.kind.measure.by === 'panels' ? s.kind.measure.usual.value : 0)
-  const lines = scaleKit([...s.resolved.materials, ...s.kind.extras, ...roomThings(s), ...byHand(s), ...goingHome(s, home)], {
+  const uses = [...s.resolved.materials, ...s.kind.extras, ...roomThings(s), ...byHand(s), ...goingHome(s, home)]
+  const needs: KitNeeds = {
     people: s.people,
+    pieces: s.pieces,
     seating: s.seating,
     ...made,
     home: home.materials,
@@ -145,9 +155,9 @@ export function planKit(s: Situation, print: PrintPlan, made: Made, tape: StripL
     cupboard: s.house.cupboard,
     kind: s.kind.id,
     figures: s.figures,
-  })
+  }
   const mirrored = print.mirrored ? 'mirrored, ' : 'not mirrored, '
-  return lines.map((l) => {
+  const lines = scaleKit(uses, needs).map((l) => {
     if (l.material === 'blank')
       return {
         ...l,
@@ -158,6 +168,7 @@ export function planKit(s: Situation, print: PrintPlan, made: Made, tape: StripL
       return { ...l, note: `${mirrored}${s.resolved.print.ink === 'any' ? s.resolved.print.paper : s.resolved.print.ink}` }
     return l
   })
+  return { lines, needs }
 }
 
 /** What every class has in reach, whatever the method. */

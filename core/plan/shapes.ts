@@ -5,7 +5,7 @@ import type { Coat } from '#core/medium'
 import type { Orientation } from '#core/orientation'
 import type { Because, Mark } from '#core/reasons'
 import type { Chosen, MaterialUse, PieceState, Recipe, Stage, Hazard, AgeBand, Ink, Outline, Whites } from '#core/recipe'
-import type { Judged, PlacedSession, Turns } from '#core/sessions'
+import type { Judged, PlacedSession, SessionLoad, Turns } from '#core/sessions'
 import type { SheetGrid } from '#core/sheets'
 import type { StripLayout } from '#core/tape'
 import type { TakeHomeSheet } from '#core/takehome'
@@ -46,6 +46,8 @@ export interface Finding {
   values: Record<string, string | number>
   remedies: Remedy[]
   mark?: Mark
+  /** Whose it is, where there are several designs. */
+  design?: { id: string; name: string }
 }
 
 export const decisionIds = ['group', 'piece', 'method', 'pictures', 'kit', 'sessions', 'room', 'takehome'] as const
@@ -65,7 +67,7 @@ export interface Adults {
   matters: boolean
   coming: number
   byAge: { age: AgeBand; people: number; ratio: number }[]
-  atHazards: { hazard: Hazard; stage: string; sessionId: string }[]
+  atHazards: { hazard: Hazard; stage: string; sessionId: string; design: string }[]
   because: Because
 }
 
@@ -108,14 +110,25 @@ export interface Shelf {
   capacity: number
 }
 
-/** A whole plan. Computed anew from its input each time and never stored. */
-export interface Plan {
-  now: Zoned
+/** What a class asks of its people, all designs together. Each person does one design after the other; whoever makes most sets the time.
+ *  Queues count only where places are counted. */
+export interface ClassLoad {
+  sessionId: string
+  showMin: number
+  neededMin: number
+  availableMin: number
+  fits: boolean
+  /** Each design's own load, and whether whoever makes most makes it. */
+  parts: { design: string; name: string; busiest: boolean; load: SessionLoad }[]
+}
+
+/** The plan of one design. */
+export interface DesignPlan {
+  design: string
+  /** Who makes it, and how many pieces that is. */
+  makers: string[]
+  pieces: number
   recipe: { id: string; version: number; name: string; words: Recipe['words'] }
-  people: number
-  seating: Seating
-  /** What each person's seat is called, "B3", by participant: everywhere the same. */
-  seats: Readonly<Record<string, string>>
   pieceName: string
   chosen: Chosen[]
   stages: Stage[]
@@ -128,12 +141,10 @@ export interface Plan {
   stageSamples: StageSample[]
   /** Strips, and how far they go beyond each edge. */
   tape?: StripLayout & { marginMm: number }
-  kit: KitLine[]
-  sessions: PlacedSession[]
+  /** Its share of the kit, alone. */
+  ownKit: KitLine[]
   /** Stages that go in turns in class: races led table by table, and what only adults may touch. */
   turns: Turns[]
-  /** The house's own cautions that this plan's stages call for. */
-  ownCautions: HouseCaution[]
   picture: { widthMm: number; heightMm: number }
   /** What the piece's face looks like from above. */
   outline: Outline
@@ -147,16 +158,39 @@ export interface Plan {
   splitChosen: boolean
   /** The first moments at which a refused rub would work, inside opening hours. */
   proposals: { earliest?: Zoned; better?: Zoned }
+  goesHome: PieceState
+  /** The states that a piece goes through in this plan, in order. */
+  states: PieceState[]
+}
+
+/** What is worked out before anything is said of it: the first design's plan, all designs', and what they come to together. */
+export interface Reckoning extends DesignPlan {
+  now: Zoned
+  people: number
+  seating: Seating
+  /** What each person's seat is called, "B3", by participant: everywhere the same. */
+  seats: Readonly<Record<string, string>>
+  designs: DesignPlan[]
+  kit: KitLine[]
+  sessions: PlacedSession[]
+  loads: ClassLoad[]
+  /** The house's own cautions that this plan's stages call for. */
+  ownCautions: HouseCaution[]
   /** When one class more would usually be. */
   nextClass: { from: Zoned; minutes: number } | null
   errands: Errand[]
   shelf: Shelf | null
   adults: Adults
   takeHome: TakeHomeSheet[]
-  goesHome: PieceState
-  /** The states that a piece goes through in this plan, in order. */
-  states: PieceState[]
+}
+
+/** A reckoning with every figure that a screen shows, and why. */
+export interface Figured extends Reckoning {
+  figures: Record<string, PlanFigure>
+}
+
+/** A whole plan. Computed anew from its input each time and never stored. */
+export interface Plan extends Figured {
   findings: Finding[]
   decisions: Decision[]
-  figures: Record<string, PlanFigure>
 }

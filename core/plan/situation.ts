@@ -3,6 +3,7 @@ import { figure } from '#core/reasons'
 import type { Figures } from '#core/figures'
 import { figuresOf, sizeUnit, paperOf, printersOf, recipesOf } from '#core/house'
 import { seatTables, type Seating } from '#core/kit'
+import { picturesOf } from '#core/pictures'
 import {
   blankSurface,
   ageBands,
@@ -23,10 +24,24 @@ import {
 import { extraMinutes, placeSessions, turnsOf, type PlacedSession, type Setting, type Turns } from '#core/sessions'
 import { minutesBetween, type Hours, type Zoned } from '#core/time'
 import { showLength } from '#core/units'
-import { seatNames, allowed, type Allow, type Design, type Workshop } from '#core/workshop'
+import {
+  allowed,
+  choicesFor,
+  designOf,
+  makersOf,
+  makes,
+  seatNames,
+  seated,
+  type Allow,
+  type Design,
+  type OwnChoices,
+  type Participant,
+  type Picture,
+  type Workshop,
+} from '#core/workshop'
 import type { PlanInput } from './shapes'
 
-/** What every section of the plan looks at, worked out once. */
+/** What a design's plan looks at, worked out once: the whole workshop, this design of it, and the people who make it. */
 export interface Situation {
   workshop: Workshop
   house: House
@@ -38,11 +53,21 @@ export interface Situation {
   /** The recipe named is not in the catalogue; the latest of its id, or the first, stands in. */
   recipeMissing: boolean
   resolved: ResolvedRecipe
+  /** What is chosen for this design by itself. */
+  choices: OwnChoices
+  /** Who makes this design, in the order of the group; how many they are, and how many pieces that is, the most for one person. */
+  makers: Participant[]
   people: number
+  pieces: number
+  each: number
+  /** The whole group's tables, and how many at each make this design. */
+  tables: Seating
   seating: Seating
   seats: Readonly<Record<string, string>>
   sessions: PlacedSession[]
   pieceName: string
+  /** The pictures that are in for this design. */
+  pictures: readonly Picture[]
   /** The picture's own size, from what was measured. */
   picture: { widthMm: number; heightMm: number }
   outline: Outline
@@ -64,7 +89,7 @@ const largePiece = figure(40_000, 'mm', 'E')
 
 /** A picture is pale when somebody said so, or when so much of one is nearly white (E). */
 const paleShare = 0.35
-const isPale = (w: Workshop): boolean => w.designs[0]!.picture?.pale ?? (w.pictures ?? []).some((p) => (p.pale ?? 0) >= paleShare)
+const isPale = (d: Design, pictures: readonly Picture[]): boolean => d.picture?.pale ?? pictures.some((p) => (p.pale ?? 0) >= paleShare)
 
 /** Places that are counted: as somebody said; heat tools as many as the kit brings. */
 function placesOf(w: Workshop, resolved: ResolvedRecipe): Record<string, number> {
@@ -72,9 +97,10 @@ function placesOf(w: Workshop, resolved: ResolvedRecipe): Record<string, number>
   return { ...(tools?.basis === 'room' && { 'heat tool': tools.amount.value }), ...w.choices.stations }
 }
 
-/** When the last piece was really laid: what happened beats what was planned. */
-function lastLaid(w: Workshop): { laidAt?: string } {
+/** When the last piece of a design was really laid: what happened beats what was planned. */
+function lastLaid(w: Workshop, design: Design): { laidAt?: string } {
   const at = w.pieces
+    .filter((p) => designOf(w, p) === design.id)
     .flatMap((p) => p.laidAt ?? [])
     .reduce<string | undefined>((a, b) => (a && minutesBetween(b, a) > 0 ? a : b), undefined)
   return at ? { laidAt: at } : {}
@@ -82,20 +108,39 @@ function lastLaid(w: Workshop): { laidAt?: string } {
 
 export const hoursOf = (house: House): Hours => ({ week: house.hours, closedDays: house.closedDays, timeZone: house.timeZone })
 
-export function situate({ workshop, house, recipes = recipesOf(house), evidence = {}, now }: PlanInput): Situation {
-  const design = workshop.designs[0]!
+/** How many at each table make a design; tables where nobody does are left out. */
+function makersAt(tables: Seating, all: readonly Participant[], makers: readonly Participant[]): Seating {
+  if (makers.length === all.length) return tables
+  const mine = new Set(makers.map((p) => p.id))
+  const order = seated(all)
+  let from = 0
+  return tables.map((size) => order.slice(from, (from += size)).filter((p) => mine.has(p.id)).length).filter((n) => n > 0)
+}
+
+export function situate(
+  { workshop, house, recipes = recipesOf(house), evidence = {}, now }: PlanInput,
+  design: Design = workshop.designs[0]!,
+): Situation {
+  const makers = makersOf(workshop, design)
+  const pictures = picturesOf(workshop, design.id)
   const kind = pieceKind(design.kind)
   const found = recipeById(design.recipe.id, design.recipe.version, recipes)
   const recipe = found ?? latestRecipe(design.recipe.id, recipes) ?? recipes[0]!
-  const people = workshop.group.participants.length
-  const seating = seatTables(people, workshop.group.tables)
+  const people = makers.length
+  const tables = seatTables(workshop.group.participants.length, workshop.group.tables)
+  const pieces = makers.reduce((sum, p) => sum + makes(workshop, p, design), 0)
+  const each = Math.max(1, ...makers.map((p) => makes(workshop, p, design)))
   const unit = sizeUnit(house)
-  const ages = ageBands
-    .map((age) => ({ age, people: workshop.group.participants.filter((p) => p.age === age).length }))
-    .filter((a) => a.people > 0)
+  const ages = ageBands.map((age) => ({ age, people: makers.filter((p) => p.age === age).length })).filter((a) => a.people > 0)
   const most = [...ages].sort((a, b) => b.people - a.people)[0]?.age
   const large = design.width.mm * design.height.mm >= largePiece.value
-  const usualFor = [design.material, kind.id, ...(most ? [most] : []), ...(large ? ['large'] : []), ...(isPale(workshop) ? ['pale'] : [])]
+  const usualFor = [
+    design.material,
+    kind.id,
+    ...(most ? [most] : []),
+    ...(large ? ['large'] : []),
+    ...(isPale(design, pictures) ? ['pale'] : []),
+  ]
   const resolved = resolveRecipe(recipe, design.choices, house.recipeChoices[recipe.id] ?? {}, blankSurface(design.material), usualFor)
   const figures = figuresOf(house)
   const turns = turnsOf(resolved, { ages, adults: 1 + workshop.group.helpers, figures })
@@ -111,9 +156,15 @@ export function situate({ workshop, house, recipes = recipesOf(house), evidence 
     recipe,
     recipeMissing: found === undefined,
     resolved,
+    choices: choicesFor(workshop, design),
+    makers,
     people,
-    seating,
-    seats: seatNames(workshop.group.participants, seating),
+    pieces,
+    each,
+    tables,
+    seating: makersAt(tables, workshop.group.participants, makers),
+    seats: seatNames(workshop.group.participants, tables),
+    pictures,
     sessions,
     outline: outlineOf(kind, design.outline),
     picture: pictureSize(kind, { widthMm: design.width.mm, heightMm: design.height.mm }, resolved.wrap),
@@ -124,15 +175,16 @@ export function situate({ workshop, house, recipes = recipesOf(house), evidence 
       climate: house.climate,
       extraMin: extraMinutes(turns),
       figures,
-      people,
+      people: pieces,
+      each,
       places: placesOf(workshop, resolved),
-      ...lastLaid(workshop),
+      ...lastLaid(workshop, design),
     },
     allow: allowed(workshop),
     printers: printersOf(house),
     recipes,
     roomStations,
-    lettering: design.lettering || (workshop.pictures ?? []).some((p) => p.marks?.some((m) => m.what === 'lettering')),
+    lettering: design.lettering || pictures.some((p) => p.marks?.some((m) => m.what === 'lettering')),
     pieceName: `${showLength(design.width.mm, unit).replace(/ (in|mm)$/, '')} × ${showLength(design.height.mm, unit)} ${named}`,
     evidence: evidence[recipe.id] ?? { good: 0, failed: 0 },
     paper: paperOf(workshop.choices.paper, house),

@@ -15,10 +15,17 @@ export function swapRecipe(
   now: Zoned,
 ): { workshop: Workshop; differences: Difference[] }[] {
   return workshops
-    .filter((w) => !w.archivedAt && w.designs[0]!.material in b.surfaces)
+    .filter((w) => !w.archivedAt && w.designs.some((d) => d.material in b.surfaces))
     .map((w) => {
       const by = (r: Recipe) =>
-        planWorkshop({ workshop: { ...w, designs: [{ ...w.designs[0]!, recipe: { id: r.id, version: r.version } }] }, house, now })
+        planWorkshop({
+          workshop: {
+            ...w,
+            designs: w.designs.map((d) => (d.material in b.surfaces ? { ...d, recipe: { id: r.id, version: r.version } } : d)),
+          },
+          house,
+          now,
+        })
       return { workshop: w, differences: difference(by(a), by(b)).filter((d) => d.by !== 0 && counts.test(d.key)) }
     })
 }

@@ -30,7 +30,7 @@ export const missingFrom = (job: PrintedJob): string[] => job.sheets.slice(job.p
 export const mostSheetsAtOnce = 120
 
 /** Whether everything that is printed for a person has come out: a large picture is several tiles. */
-export const allOut = (prints: readonly Print[], participant: string, out: ReadonlySet<string>): boolean => {
-  const own = prints.filter((p) => p.participant === participant && p.purpose === 'piece')
+export const allOut = (prints: readonly Print[], piece: { participant: string; number: number }, out: ReadonlySet<string>): boolean => {
+  const own = prints.filter((p) => p.participant === piece.participant && p.number === piece.number && p.purpose === 'piece')
   return own.length > 0 && own.every((p) => out.has(p.id))
 }

@@ -1,8 +1,8 @@
 import type { Plan } from '#core/plan'
-import { pictureOf } from '#core/pictures'
+import { pictureOf, picturesOf } from '#core/pictures'
 import { tileOverlapMm, tilesOf } from '#core/sheets'
 import type { Size } from '#core/units'
-import { seated, type Picture, type Workshop } from '#core/workshop'
+import { piecesOf, type Picture, type Workshop } from '#core/workshop'
 
 /** One print: whose, of which picture, what for, how large (its border to hold included), in mm. */
 export interface Print {
@@ -10,6 +10,9 @@ export interface Print {
   id: string
   picture: Picture | null
   participant: string | null
+  /** The design it is for, and which of its owner's pieces of that design. */
+  design: string
+  number: number
   purpose: 'piece' | 'copy' | 'spare' | 'sample'
   /** On its tab: a name, or the seat; `seat` stands in where no font can draw the name. */
   label: string
@@ -20,30 +23,48 @@ export interface Print {
   part?: { column: number; row: number; columns: number; rows: number; xMm: number; yMm: number }
 }
 
-/** Everything that is printed for a workshop, in the order in which it is cut and handed out: samples first, then people table
+/** Everything that is printed for a design (the one whose plan it is), in the order in which it is cut and handed out: samples first, then people table
  *  by table, those whose picture is not in yet, copies that are kept for patching, spares last. */
 export function printsOf(plan: Plan, workshop: Workshop, printable: Size): Print[] {
-  const people = seated(workshop.group.participants)
-  const design = workshop.designs[0]!
-  const ours = (workshop.pictures ?? []).filter((p) => p.participant === null)
+  const design = workshop.designs.find((d) => d.id === plan.design)!
+  const mine = piecesOf(workshop).filter((x) => x.designId === design.id)
+  const people = new Map(workshop.group.participants.map((p) => [p.id, p]))
+  const pictures = picturesOf(workshop, design.id)
+  const ours = pictures.filter((p) => p.participant === null)
+  // Ids of a further design are its own.
+  const apart = design.id === workshop.designs[0]!.id ? '' : `${design.id.slice(-8)}.`
   const turn = (n: number) => (ours.length ? ours[n % ours.length]! : null)
   const standIn = design.pictures === 'house' || workshop.choices.standIn === true
-  const of = (id: string, picture: Picture | null, participant: string | null, purpose: Print['purpose'], label: string): Print => {
+  const of = (name: string, picture: Picture | null, participant: string | null, purpose: Print['purpose'], label: string): Print => {
+    const id = `${apart}${name}`
     const border = 2 * (picture?.edit?.borderMm ?? 0)
     const mm = (n: number) => Number((n + border).toFixed(3))
-    return { id, picture, participant, purpose, label, widthMm: mm(plan.print.widthMm), heightMm: mm(plan.print.heightMm) }
+    return {
+      id,
+      picture,
+      participant,
+      design: design.id,
+      number: 1,
+      purpose,
+      label,
+      widthMm: mm(plan.print.widthMm),
+      heightMm: mm(plan.print.heightMm),
+    }
   }
   if (plan.print.prints === 0) return []
   const samples = Array.from({ length: plan.samples.count }, (_, i) =>
-    of(`sample-${i + 1}`, turn(i) ?? workshop.pictures?.[0] ?? null, null, 'sample', `Sample ${i + 1}`),
+    of(`sample-${i + 1}`, turn(i) ?? pictures[0] ?? null, null, 'sample', `Sample ${i + 1}`),
   )
   const each = plan.print.each
-  const own = people.flatMap((p, i) =>
-    Array.from({ length: each }, (_, n) => {
-      const picture = pictureOf(workshop, p.id) ?? (standIn ? turn(i * each + n) : null)
+  const own = mine.flatMap((piece, i) =>
+    Array.from({ length: each }, (_, n): Print => {
+      const p = people.get(piece.participant)!
+      const picture = pictureOf(workshop, p.id, design.id) ?? (standIn ? turn(i * each + n) : null)
       const seat = plan.seats[p.id]!
-      const label = each > 1 ? `${p.name ?? seat}, ${n + 1} of ${each}` : (p.name ?? seat)
-      return { ...of(n === 0 ? p.id : `${p.id}-${n + 1}`, picture, p.id, 'piece', label), seat }
+      const whose = piece.number > 1 ? `${p.name ?? seat}, piece ${piece.number}` : (p.name ?? seat)
+      const label = each > 1 ? `${whose}, ${n + 1} of ${each}` : whose
+      const id = `${p.id}${piece.number > 1 ? `-p${piece.number}` : ''}${n === 0 ? '' : `-${n + 1}`}`
+      return { ...of(id, picture, p.id, 'piece', label), number: piece.number, seat }
     }),
   )
   const copies = own.flatMap((p) =>
@@ -55,7 +76,7 @@ export function printsOf(plan: Plan, workshop: Workshop, printable: Size): Print
     })),
   )
   const spares = Array.from({ length: design.pictures === 'house' ? plan.spares.count : 0 }, (_, i) =>
-    of(`spare-${i + 1}`, turn(people.length + i), null, 'spare', `Spare ${i + 1}`),
+    of(`spare-${i + 1}`, turn(mine.length + i), null, 'spare', `Spare ${i + 1}`),
   )
   const all = [...samples, ...own, ...copies, ...spares]
   const ready = all.filter((p) => p.picture)

@@ -364,7 +364,7 @@ describe('a person’s print', () => {
     ['in tiles is not out while one is missing', 'big', ['big-tile-1'], false],
     ['in tiles is out when all are', 'big', ['big-tile-1', 'big-tile-2'], true],
     ['of nobody is not out', 'nobody', [], false],
-  ])('%s', (_name, who, out, is) => expect(allOut(prints, who, new Set(out))).toBe(is))
+  ])('%s', (_name, who, out, is) => expect(allOut(prints, { participant: who, number: 1 }, new Set(out))).toBe(is))
 })
 
 describe('the simulated printer', () => {

@@ -42,8 +42,10 @@ export interface Setting {
   climate: { celsius: number; humidityPct: number }
   extraMin?: Record<string, number>
   figures: Figures
-  /** How many work, and places by station, where they are counted: what a stage there takes at the least. */
+  /** How many pieces are worked on, how many by one person at the most, and places by station, where they are counted: what a stage
+   *  there takes at the least. */
   people: number
+  each?: number
   places: Readonly<Record<string, number>>
   /** When the last of the pieces was really laid. */
   laidAt?: Zoned
@@ -133,18 +135,18 @@ export function judgeSplit(split: Split, setting: Setting): Judged {
   }
 }
 
-function load(session: PlacedSession, split: Split, { resolved, extraMin, figures, people, places }: Setting): SessionLoad {
+function load(session: PlacedSession, split: Split, { resolved, extraMin, figures, people, each = 1, places }: Setting): SessionLoad {
   const mine = resolved.stages.filter((s) => split[s.id] === session.id)
   const stages = mine.map((s, i) => {
     const next = mine[i + 1]
     return {
       id: s.id,
       name: s.name,
-      minutes: s.minutes.value,
+      minutes: s.attended ? s.minutes.value * each : s.minutes.value,
       attended: s.attended,
       wait: next && s.then ? s.then.least.value : 0,
       turns: extraMin?.[s.id] ?? 0,
-      queue: Math.max(0, queueMin(s, people, places) - (extraMin?.[s.id] ?? 0)),
+      queue: Math.max(0, queueMin(s, people, each, places) - (extraMin?.[s.id] ?? 0)),
     }
   })
   const showMin = stages.length ? resolved.recipe.show.value : 0
@@ -157,10 +159,10 @@ function load(session: PlacedSession, split: Split, { resolved, extraMin, figure
   return { sessionId: session.id, stages, showMin, neededMin, availableMin: session.minutes, fits: neededMin <= session.minutes }
 }
 
-/** What everybody's turn at so many places adds to one turn: nothing where places are not counted, or enough. */
-function queueMin(s: Stage, people: number, places: Readonly<Record<string, number>>): number {
+/** What every piece's turn at so many places adds to one person's: nothing where places are not counted, or enough. */
+function queueMin(s: Stage, people: number, each: number, places: Readonly<Record<string, number>>): number {
   const n = s.station === undefined ? undefined : places[s.station]
-  return n && s.attended ? (Math.ceil(people / n) - 1) * s.minutes.value : 0
+  return n && s.attended ? Math.max(0, Math.ceil(people / n) - each) * s.minutes.value : 0
 }
 
 function waits(

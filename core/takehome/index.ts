@@ -1,2 +1,2 @@
 export { type HomeNeeds } from './takehome'
-export { homeNeeds, takeHomeSheets, homeGroups, type TakeHomeSheet, type HomeGroup, type TakeHomeInput } from './takehome'
+export { bySeat, homeNeeds, sheetKey, takeHomeSheets, homeGroups, type TakeHomeSheet, type HomeGroup, type TakeHomeInput } from './takehome'

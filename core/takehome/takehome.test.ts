@@ -192,7 +192,7 @@ describe('the sheet as text', () => {
     }
     const q = plan(nameless)
     expect(sheetText(q.takeHome[4]!, q, nameless, house, 'few').who).toBe('Seat B1')
-    expect(seatOf(q, 99)).toBe('100')
+    expect(seatOf(q, { participant: 'nobody', seat: 100 })).toBe('100')
   })
   it('Markdown escapes what people typed', () => {
     const md = sheetMarkdown({ ...text('few'), who: '# <script>*x*', workshop: 'a\nb' })

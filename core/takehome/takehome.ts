@@ -13,6 +13,10 @@ export type HomeGroup = (typeof homeGroups)[number]
 /** A sheet that is true for one person's piece. Instants in the house's zone. */
 export interface TakeHomeSheet {
   participant: string
+  /** The design of the piece, which of this person's pieces of it it is, and what it is called. */
+  design: string
+  number: number
+  piece: string
   name: string | null
   seat: number
   group: HomeGroup
@@ -42,8 +46,12 @@ export interface TakeHomeSheet {
 }
 
 export interface TakeHomeInput {
+  design: string
+  /** Who makes the design, and how many pieces of it. */
   participants: readonly Participant[]
-  pieces: readonly Piece[]
+  makes: (p: Participant) => number
+  /** What is known of a piece. */
+  known: (participant: string, number: number) => Piece | undefined
   resolved: ResolvedRecipe
   judged: Judged
   sessions: readonly PlacedSession[]
@@ -57,7 +65,7 @@ export interface TakeHomeInput {
   ownCautions?: { where: string; text: string; stage: string | null }[]
 }
 
-/** A sheet for each person, by seat. What a piece's own entry says goes before the plan; somebody who misses the session
+/** A sheet for each piece that people make, by seat. What a piece's own entry says goes before the plan; somebody who misses the session
  *  in which it would have been done is not told that it is. Nobody is told a time before the recommended one. */
 export function takeHomeSheets(input: TakeHomeInput): TakeHomeSheet[] {
   const known = new Map<Zoned, TakeHomeSheet['ready']>()
@@ -66,7 +74,9 @@ export function takeHomeSheets(input: TakeHomeInput): TakeHomeSheet[] {
     return known.get(at)
   }
   const i = { ...input, readyFrom }
-  return [...i.participants].sort((a, b) => a.seat - b.seat).map((p) => sheet(p, i))
+  return [...i.participants]
+    .sort((a, b) => a.seat - b.seat)
+    .flatMap((p) => Array.from({ length: i.makes(p) }, (_, n) => sheet(p, n + 1, i)))
 }
 
 /** What somebody who works at home needs and takes along, by material, and how many do. */
@@ -86,8 +96,8 @@ export function homeNeeds(sheets: readonly TakeHomeSheet[]): HomeNeeds {
 /** The input, with the ready times of each laid time worked out once. */
 type Sheeting = TakeHomeInput & { readyFrom: (at: Zoned) => TakeHomeSheet['ready'] }
 
-function sheet(p: Participant, i: Sheeting): TakeHomeSheet {
-  const own = i.pieces.find((x) => x.participant === p.id)
+function sheet(p: Participant, number: number, i: Sheeting): TakeHomeSheet {
+  const own = i.known(p.id, number)
   const state = own?.asIs ? own.state : goingHome(p, own, i)
   const group = groupOf(state, i)
   const left = group === 'not-laid' ? [] : remaining(state, i)
@@ -103,6 +113,9 @@ function sheet(p: Participant, i: Sheeting): TakeHomeSheet {
         )
   return {
     participant: p.id,
+    design: i.design,
+    number,
+    piece: i.pieceName,
     name: p.name,
     seat: p.seat,
     group,
@@ -230,3 +243,9 @@ function cautionLines(ids: (keyof typeof cautions)[], p: Participant, works: boo
   })
   return [...new Set(works && p.age !== 'adult' ? [...lines, cautions.adult.paper] : lines)]
 }
+
+/** Sheets of several designs, by seat, each person's in the order of the designs. */
+export const bySeat = (sheets: readonly TakeHomeSheet[]): TakeHomeSheet[] => [...sheets].sort((a, b) => a.seat - b.seat)
+
+/** Names a sheet among the others. */
+export const sheetKey = (s: Pick<TakeHomeSheet, 'participant' | 'design' | 'number'>): string => `${s.participant}.${s.design}.${s.number}`

@@ -3,6 +3,7 @@ import type { Workshop } from './workshop'
 /** A copy of a workshop to plan the next one from: what and how, and so many people of these ages. It keeps nobody's name or
  *  absence, no date, nothing that was laid, no picture and no print put in its place. `fresh` makes ids. */
 export function copyOf(w: Workshop, to: { title: string; houseId: string; at: string }, fresh: () => string): Workshop {
+  const designs = new Map(w.designs.map((d) => [d.id, fresh()]))
   const { spares, samples, confidence, share, allow, paper, tile, copies, standIn, stations } = w.choices
   return {
     id: fresh(),
@@ -15,9 +16,18 @@ export function copyOf(w: Workshop, to: { title: string; houseId: string; at: st
       tables: w.group.tables,
       helpers: w.group.helpers,
       ...(w.group.agesSet && { agesSet: w.group.agesSet }),
-      participants: w.group.participants.map((p) => ({ id: fresh(), seat: p.seat, name: null, age: p.age, misses: [] })),
+      participants: w.group.participants.map((p) => ({
+        id: fresh(),
+        seat: p.seat,
+        name: null,
+        age: p.age,
+        misses: [],
+        ...(p.makes && {
+          makes: Object.fromEntries(Object.entries(p.makes).flatMap(([d, n]) => (designs.has(d) ? [[designs.get(d)!, n]] : []))),
+        }),
+      })),
     },
-    designs: w.designs.map((d) => ({ ...d, id: fresh() })),
+    designs: w.designs.map((d) => ({ ...d, id: designs.get(d.id)! })),
     sessions: [],
     choices: {
       spares,

@@ -19,7 +19,9 @@ export {
   type Clash,
 } from './command'
 export { below, change, changed, inHouse, inWorkshop, pathText, type Path, type Paths } from './paths'
+export { choicesAt, choicesFor, designOf, makersOf, makes, newPiece, pieceOf, piecesOf, type MadePiece, type OwnChoices } from './pieces'
 export { separateNames, type NamePlace } from './names'
+export { addDesign, removeDesign, setMakes } from './designs'
 export { moveSession } from './move'
 export { again, freeSeats, brokenBetween, seated, seatNames, setHeadcount, takeAlong, setAges, undoing, type Edit } from './edits'
 export { copyOf } from './copy'

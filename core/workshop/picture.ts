@@ -38,6 +38,8 @@ export const pictureShape = v.object({
   id: id(),
   /** null: the house's, for everybody. */
   participant: v.nullable(id()),
+  /** The design it is for; left out, the first. */
+  design: v.optional(id()),
   /** Pixels of the stored picture, upright. */
   width: side(),
   height: side(),

@@ -1,4 +1,5 @@
 import type { PieceState } from '#core/recipe'
+import { piecesOf } from './pieces'
 import type { Drawing, Session, Workshop } from './workshop'
 
 /** What a list says of a workshop without opening it: no name of a person, no plan. */
@@ -15,15 +16,13 @@ export interface Summary {
   called?: string
   recipe: { id: string; version: number }
   sessions: Session[]
-  /** Pieces by state; people without a piece count as "to print". */
+  /** Pieces by state; what nobody touched counts as "to print". */
   states: Partial<Record<PieceState, number>>
 }
 
 export function summaryOf(w: Workshop): Summary {
   const states: Partial<Record<PieceState, number>> = {}
-  for (const p of w.pieces) states[p.state] = (states[p.state] ?? 0) + 1
-  const waiting = Math.max(0, w.group.participants.length - w.pieces.length)
-  if (waiting > 0) states['to-print'] = (states['to-print'] ?? 0) + waiting
+  for (const p of piecesOf(w)) states[p.state] = (states[p.state] ?? 0) + 1
   const { id, houseId, title, drawing, createdAt, archivedAt, sessions } = w
   const { kind, called, recipe } = w.designs[0]!
   return {

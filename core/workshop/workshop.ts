@@ -5,7 +5,7 @@ import { erasedShape, pictureShape, printLock } from './picture'
 import { instant, isClock, isDate } from '#core/time'
 
 /** The stated limits of a workshop. */
-export const limits = { people: 400, tables: 80, helpers: 60, sessions: 5, name: 80, title: 120 }
+export const limits = { designs: 6, people: 400, tables: 80, helpers: 60, sessions: 5, name: 80, title: 120 }
 
 export const drawings = ['moth', 'ferry', 'kelp', 'lighthouse', 'heron', 'tide'] as const
 export type Drawing = (typeof drawings)[number]
@@ -42,6 +42,8 @@ const participant = v.object({
   age: v.picklist(ageBands, `not an age band | Say one of ${ageBands.join(', ')}.`),
   /** Ids of the sessions this person will miss, or has missed. */
   misses: v.pipe(v.array(id()), v.maxLength(limits.sessions)),
+  /** How many of each design this person makes, where it is not what everybody does. */
+  makes: v.optional(v.record(id(), count(0, 9))),
 })
 export type Participant = v.InferOutput<typeof participant>
 
@@ -97,6 +99,12 @@ const design = v.object({
   ),
   /** Boxes of the picture that no seam may cross, in mm from its lower left corner. */
   keepClear: v.optional(v.pipe(v.array(keepClearBox), v.maxLength(20, 'more than 20 boxes | Draw 20 or fewer.'))),
+  /** How many each person makes; left out, one of the first design and none of another. */
+  each: v.optional(count(0, 9)),
+  /** Of a design after the first: its own spares, samples and split, as `choices` has them for the first. */
+  spares: v.optional(v.nullable(count(0, 400))),
+  samples: v.optional(v.nullable(count(0, 12))),
+  split: v.optional(v.record(v.pipe(v.string(), v.maxLength(40)), v.pipe(v.string(), v.maxLength(64)))),
   /** A person chose the method: another kind of piece keeps it as long as it takes it. */
   methodChosen: v.optional(v.boolean()),
   /** What the whites should become; left out, anything will do. */
@@ -119,6 +127,10 @@ export type Session = v.InferOutput<typeof session>
 const piece = v.object({
   id: id(),
   participant: id(),
+  /** The design it is of; left out, the first. */
+  design: v.optional(id()),
+  /** Which of somebody's pieces of this design; left out, the first. */
+  number: v.optional(count(1, 9)),
   state: v.picklist(pieceStates, `not a state | Say one of ${pieceStates.join(', ')}.`),
   laidAt: v.nullable(instant()),
   /** Goes home as it is, whatever the plan still has for it. */
@@ -154,7 +166,8 @@ export const workshopShape = v.pipe(
     designs: v.pipe(
       v.array(remembered(design)),
       v.minLength(1, 'nothing is made | Give one design.'),
-      v.maxLength(1, 'more than one design | This version plans one design a workshop.'),
+      v.maxLength(limits.designs, `more than ${limits.designs} designs | Plan a second workshop.`),
+      v.check(unique, 'two designs have one id | Give each an id of its own.'),
     ),
     sessions: v.pipe(
       v.array(remembered(session)),
@@ -186,7 +199,7 @@ export const workshopShape = v.pipe(
     }),
     pieces: v.pipe(
       v.array(remembered(piece)),
-      v.maxLength(limits.people * 2),
+      v.maxLength(limits.people * limits.designs),
       v.check(unique, 'two pieces have one id | Give each an id of its own.'),
     ),
     /** Pictures that are in; their bytes stand apart. */

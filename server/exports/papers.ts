@@ -98,7 +98,7 @@ function sheets({ plan, workshop, house }: Planned, query: unknown) {
   if (who && chosen.length === 0) throw new NotFound('Nobody of that name is in this workshop.')
   const texts = chosen.map((s) => ({
     text: sheetText(s, plan, workshop, house, asked.wording),
-    seat: seatOf(plan, plan.takeHome.indexOf(s)),
+    seat: seatOf(plan, s),
   }))
   return { asked, texts }
 }

@@ -2,7 +2,7 @@ import type pg from 'pg'
 import { uuidv7 } from 'uuidv7'
 import * as v from 'valibot'
 import { printersOf, sizeUnit, type House } from '#core/house'
-import { planWorkshop, type Plan } from '#core/plan'
+import { planOf, planWorkshop, type Plan } from '#core/plan'
 import {
   allOut,
   beginLayout,
@@ -19,7 +19,7 @@ import { runJob } from '#core/printer'
 import { BadInput, isRefusal, readInput } from '#core/reasons'
 import { inks, type Ink } from '#core/recipe'
 import { usualSteps } from '#core/sheets'
-import { change, inWorkshop, type Workshop } from '#core/workshop'
+import { change, inWorkshop, newPiece, piecesOf, type Workshop } from '#core/workshop'
 import type { Clock } from '../clock'
 import { inTransaction, maybeOne, type Db } from '../db/query'
 import { applyCommands, lock } from '../desk/commands'
@@ -45,6 +45,8 @@ const wanted = v.object({
     v.pipe(v.string(), v.regex(/^\d{1,4}(-\d{1,4})?(,\d{1,4}(-\d{1,4})?){0,199}$/, 'not sheet numbers | Write them like 1,2,5 or 1-40.')),
   ),
   proof: v.optional(v.picklist(['0', '1']), '1'),
+  /** Whose prints, where a workshop has several designs; the first one's unless said. */
+  design: v.optional(v.pipe(v.string(), v.maxLength(64))),
 })
 const jobAsked = v.object({
   id: v.pipe(v.string(), v.uuid('not a UUID | Make one for each job.')),
@@ -57,6 +59,7 @@ const jobAsked = v.object({
     v.maxLength(mostSheetsAtOnce, `more than ${mostSheetsAtOnce} sheets | Print them in several goes.`),
   ),
   actor: v.optional(v.pipe(v.string(), v.maxLength(80)), ''),
+  design: v.optional(v.pipe(v.string(), v.maxLength(64))),
 })
 export interface PrintsAsked {
   id: string
@@ -79,11 +82,12 @@ interface Found {
   jobs: Job[]
 }
 
-async function find(pool: pg.Pool, clock: Clock, id: string): Promise<Found> {
+async function find(pool: pg.Pool, clock: Clock, id: string, design?: string): Promise<Found> {
   const workshop = (await loadWorkshop(pool, id))?.body
   const house = workshop && (await loadHouse(pool, workshop.houseId))?.body
   if (!workshop || !house) throw new NotFound('This workshop is not here any more.')
-  const plan = planWorkshop({ workshop, house, now: clock.now(house.timeZone) })
+  if (design !== undefined && !workshop.designs.some((d) => d.id === design)) throw new NotFound('This design is not here any more.')
+  const plan = planOf(planWorkshop({ workshop, house, now: clock.now(house.timeZone) }), design ?? workshop.designs[0]!.id)
   const { widthMm, heightMm, marginMm } = plan.print.paper
   const all = printsOf(plan, workshop, { widthMm: widthMm - 2 * marginMm, heightMm: heightMm - 2 * marginMm })
   const jobs = await loadJobs(pool, id)
@@ -100,7 +104,7 @@ function layoutOf({ workshop, house, plan, prints }: Found, steps: number): Layo
   return layout()
 }
 const pdfOf = (f: Found, more: Pick<PrintsPdf, 'proof' | 'numbers' | 'of'>, ink: Ink | 'any' = f.plan.ink): PrintsPdf => ({
-  title: `${f.workshop.title}: prints`,
+  title: `${f.workshop.title}: prints${f.workshop.designs.length > 1 ? `, ${f.plan.pieceName}` : ''}`,
   paper: f.plan.print.paper,
   gutterMm: f.plan.print.gutterMm,
   units: f.house.units,
@@ -117,7 +121,7 @@ const developer = (pool: pg.Pool, f: Found) => (print: Print) => enlarge(pool, f
 /** The sheets of a workshop as PDF, or one of them as PNG. */
 export async function drawPrints(pool: pg.Pool, clock: Clock, { id, query, sheet: one }: PrintsAsked): Promise<Buffer> {
   const asked = readInput(wanted, query)
-  const found = await find(pool, clock, id)
+  const found = await find(pool, clock, id, asked.design)
   const { sheets } = layoutOf(found, asked.steps)
   if (one !== undefined) {
     const number = Number(one)
@@ -143,7 +147,7 @@ export async function drawPrints(pool: pg.Pool, clock: Clock, { id, query, sheet
 /** A job for the simulated printer, once: asked again it answers with the same. */
 export async function printJob(pool: pg.Pool, clock: Clock, { id, body }: JobAsked): Promise<{ job: Job; fresh: boolean }> {
   const asked = readInput(jobAsked, body)
-  const found = await find(pool, clock, id)
+  const found = await find(pool, clock, id, asked.design)
   const known = found.jobs.find((j) => j.id === asked.id)
   if (known) {
     await countAsPrinted(pool, found, known)
@@ -197,12 +201,12 @@ async function print(pool: pg.Pool, clock: Clock, found: Found, layout: Layout, 
 }
 
 /** Pieces whose own print has come out, all of its tiles, are printed. Asked again it changes nothing more. */
-async function countAsPrinted(pool: pg.Pool, { workshop, all }: Found, job: Job): Promise<void> {
+async function countAsPrinted(pool: pg.Pool, { workshop, plan, all }: Found, job: Job): Promise<void> {
   const out = new Set(printedIn(await loadJobs(pool, workshop.id)).keys())
-  const changes = workshop.group.participants.flatMap(({ id: participant }) => {
-    const piece = workshop.pieces.find((p) => p.participant === participant)
-    if (!allOut(all, participant, out) || (piece && piece.state !== 'to-print')) return []
-    const after = { ...(piece ?? { id: `${participant}-d1`, participant, laidAt: null }), state: 'printed' as const }
+  const mine = piecesOf(workshop).filter((x) => x.designId === plan.design)
+  const changes = mine.flatMap((piece) => {
+    if (!allOut(all, piece, out) || piece.state !== 'to-print') return []
+    const after = { ...(piece.known ?? newPiece(workshop, piece)), state: 'printed' as const }
     return [change(workshop, inWorkshop.pieces(after.id), after)]
   })
   if (changes.length === 0) return

@@ -16,7 +16,7 @@ const router = useRouter()
 const id = computed(() => String(route.params['id']))
 const panel = computed<DecisionId>(() => decisionIds.find((d) => d === route.params['panel']) ?? 'kit')
 const bench = useBench(id)
-const { workshop, house, plan, say, since } = bench
+const { workshop, house, plan, whole, say, since } = bench
 const { width } = useDisplay()
 const question = ref<ReturnType<typeof bench.people>>()
 
@@ -37,11 +37,11 @@ onMounted(() => window.addEventListener('imprenta:people', byKey))
 onBeforeUnmount(() => window.removeEventListener('imprenta:people', byKey))
 </script>
 <template>
-  <LostPage v-if="!workshop || !house || !plan || !say" />
+  <LostPage v-if="!workshop || !house || !plan || !whole || !say" />
   <main v-else class="bench">
     <DecisionChain
       :id="id"
-      :plan="plan"
+      :plan="whole"
       :say="say"
       :chosen="panel"
       :changed="since ? [...since.by.keys()] : []"
@@ -57,7 +57,7 @@ onBeforeUnmount(() => window.removeEventListener('imprenta:people', byKey))
     </TrimSheet>
     <component
       :is="width > 1100 ? WhatItMeans : MeansPullUp"
-      :plan="plan"
+      :plan="whole"
       :say="say"
       :since="since"
       :effect="bench.effectSoon"

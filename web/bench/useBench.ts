@@ -1,6 +1,6 @@
 import { uuidv7 } from 'uuidv7'
-import { computed, shallowReactive, type Ref } from 'vue'
-import { difference, planWorkshop, type Difference, type Plan, type Remedy } from '#core/plan'
+import { computed, reactive, shallowReactive, type Ref } from 'vue'
+import { difference, planOf, planWorkshop, type Difference, type Plan, type Remedy } from '#core/plan'
 import type { Phrases } from '#core/phrases'
 import {
   applyChanges,
@@ -19,12 +19,19 @@ import {
 } from '#core/workshop'
 import { useDesk } from '../app/desk'
 
+/** The design that is looked at, by workshop; the first where nobody chose. */
+const looked = reactive(new Map<string, string>())
+
 /** A workshop on the bench: its document, house, plan and phrases, and named deeds on it. */
 export function useBench(id: Ref<string>) {
   const desk = useDesk()
   const workshop = computed(() => desk.workshop(id.value))
   const house = computed(() => (workshop.value ? desk.house(workshop.value.houseId) : undefined))
-  const plan = computed(() => desk.plan(id.value))
+  const whole = computed(() => desk.plan(id.value))
+  /** The design that is looked at, and the plan as it sees it. */
+  const design = computed(() => workshop.value?.designs.find((d) => d.id === looked.get(id.value)) ?? workshop.value?.designs[0])
+  const lookAt = (designId: string) => void looked.set(id.value, designId)
+  const plan = computed(() => whole.value && design.value && planOf(whole.value, design.value.id))
   const say = computed(() => (house.value ? desk.say(house.value) : undefined))
   const since = computed(() => desk.changesSince(id.value))
   const change = (key: string): Difference | undefined => since.value?.by.get(key)
@@ -57,7 +64,9 @@ export function useBench(id: Ref<string>) {
 
   const tried = (changes: Change[]): Plan | undefined => {
     const after = applyChanges<Workshop>(workshop.value!, changes)
-    return after && plan.value ? planWorkshop({ workshop: after, house: house.value!, now: plan.value.now }) : undefined
+    if (!after || !plan.value) return undefined
+    const all = planWorkshop({ workshop: after, house: house.value!, now: plan.value.now })
+    return design.value ? planOf(all, design.value.id) : all
   }
 
   /** What a way out would do, in a few words, before it is pressed. */
@@ -68,7 +77,7 @@ export function useBench(id: Ref<string>) {
 
   const effectSoon = soon(plan, effect)
 
-  return { desk, workshop, house, plan, say, since, change, act, set, people, effect, effectSoon, tried }
+  return { desk, workshop, house, whole, plan, design, lookAt, say, since, change, act, set, people, effect, effectSoon, tried }
 }
 export type Bench = ReturnType<typeof useBench>
 

@@ -14,14 +14,13 @@ export function useFinder(bench: Bench) {
   onBeforeUnmount(() => worker.terminate())
   let asked = 0
   watch(
-    [bench.workshop, bench.house],
+    [bench.workshop, bench.house, bench.design],
     async () => {
       const { workshop, house, plan } = bench
       if (!workshop.value || !house.value || !plan.value) return
       const mine = ++asked
-      const plain = JSON.parse(JSON.stringify({ workshop: workshop.value, house: house.value, now: plan.value.now })) as Parameters<
-        typeof findMethods
-      >[0]
+      const question = { workshop: workshop.value, house: house.value, now: plan.value.now, design: plan.value.design }
+      const plain = JSON.parse(JSON.stringify(question)) as Parameters<typeof findMethods>[0]
       try {
         const found = await remote.findMethods({ ...plain, recipes: recipesOf(plain.house) })
         if (mine !== asked) return

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { pieceOf } from '#core/workshop'
 import { computed, ref, watch } from 'vue'
 import { useRoute } from 'vue-router'
 import { closerLooks, diagnose, makingOf, symptoms, togetherOf, type Evidence, type Making } from '#core/clinic'
@@ -40,7 +41,7 @@ const stages = computed(() =>
       ? resolveRecipe(recipe.value, {}, {}, 'porous').stages.map((s) => s.id)
       : [],
 )
-const piece = computed(() => w.value?.pieces.find((p) => p.participant === who.value))
+const piece = computed(() => w.value && plan.value && pieceOf(w.value, who.value, plan.value.design))
 const making = computed<Making>(() =>
   plan.value && w.value && house.value
     ? makingOf(plan.value, w.value, house.value, piece.value, inZone(desk.now, house.value.timeZone))

@@ -8,7 +8,7 @@ import { api, Refused } from '../app/api'
 import { useUploads } from './uploads'
 
 /** Brings pictures in: dropped (files or a folder), pasted or chosen; each with its progress, to be stopped or tried again. */
-const props = defineProps<{ workshop: Workshop; seats: Plan['seats'] }>()
+const props = defineProps<{ workshop: Workshop; design: string; seats: Plan['seats'] }>()
 const uploads = useUploads()
 const mine = computed(() => uploads.of(props.workshop.id))
 const doubles = computed(() => uploads.doubles.filter((d) => d.workshop === props.workshop.id))
@@ -48,7 +48,7 @@ async function bring(files: File[], who?: string | null) {
     const found = [...said.owners.keys()].filter((k) => here.has(k)).length
     fromRoster.value = { file: roster.name, found, absent: said.files.filter((f) => !here.has(fileKey(f))), unclear: said.unclear }
   }
-  if (pictures.length) await uploads.add(props.workshop, pictures, who, said?.owners)
+  if (pictures.length) await uploads.add(props.workshop, pictures, who, said?.owners, props.design)
 }
 async function readOwners(roster: File): Promise<RosterOwners | undefined> {
   try {

@@ -1,15 +1,16 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { judgePicture, pictureOf, type PictureContext, type PictureFinding } from '#core/pictures'
+import { judgePicture, pictureOf, picturesOf, type PictureContext, type PictureFinding } from '#core/pictures'
 import { pictureWord } from '#core/phrases'
 import type { Plan } from '#core/plan'
-import type { Picture, Workshop } from '#core/workshop'
+import { makersOf, type Picture, type Workshop } from '#core/workshop'
 import VerdictShape from '../ui/VerdictShape.vue'
 import CroppedPicture from './CroppedPicture.vue'
 
 /** The group's pictures, a tile each with at most one finding, and who is missing. Arrows walk; what is chosen is shown below. */
 const props = defineProps<{
   workshop: Workshop
+  design: string
   context: PictureContext
   surface: string
   chosen: string
@@ -25,14 +26,17 @@ interface Tile {
   picture?: Picture
   finding?: PictureFinding
 }
-const own = computed(() => props.workshop.designs[0]!.pictures === 'own')
+const own = computed(() => props.workshop.designs.find((d) => d.id === props.design)!.pictures === 'own')
 const worst = (p: Picture) => judgePicture(p, props.context).find((f) => f.level !== 'note')
 const tiles = computed((): Tile[] => {
-  const { participants } = props.workshop.group
-  const all = props.workshop.pictures ?? []
+  const makers = makersOf(
+    props.workshop,
+    props.workshop.designs.find((d) => d.id === props.design)!,
+  )
+  const all = picturesOf(props.workshop, props.design)
   const people = own.value
-    ? participants.map((p): Tile => {
-        const picture = pictureOf(props.workshop, p.id)
+    ? makers.map((p): Tile => {
+        const picture = pictureOf(props.workshop, p.id, props.design)
         const finding = picture && worst(picture)
         return {
           key: p.id,

@@ -25,7 +25,7 @@ const CropDialog = defineAsyncComponent(() => import('./CropDialog.vue'))
 const w = computed(() => props.bench.workshop.value!)
 const plan = computed((): Plan => props.bench.plan.value!)
 const say = computed(() => props.bench.say.value!)
-const design = computed(() => w.value.designs[0]!)
+const design = computed(() => props.bench.design.value!)
 const people = computed(() => w.value.group.participants)
 const name = computed(() =>
   props.picture.participant ? `${ownerName(people.value, props.picture, plan.value.seats)}’s picture` : 'A house picture',

@@ -2,7 +2,7 @@ import { openDB, type IDBPDatabase } from 'idb'
 import { defineStore } from 'pinia'
 import { ref } from 'vue'
 import { uuidv7 } from 'uuidv7'
-import { fileKey, ownerOf, type RosterOwners, type Suggestion } from '#core/pictures'
+import { fileKey, ownerOf, picturesOf, type RosterOwners, type Suggestion } from '#core/pictures'
 import { dateOf } from '#core/time'
 import { changed, inWorkshop, type Picture, type Workshop } from '#core/workshop'
 import type { Problem } from '../app/api'
@@ -14,6 +14,8 @@ export interface Upload {
   workshop: string
   name: string
   participant: string | null
+  /** The design it is for; the first where nothing is said. */
+  design?: string
   /** Share that is sent. */
   sent: number
   state: 'waiting' | 'sending' | 'failed' | 'refused'
@@ -27,6 +29,7 @@ interface Kept {
   id: string
   workshop: string
   participant: string | null
+  design?: string
   name: string
   file: Blob
 }
@@ -70,19 +73,35 @@ export const useUploads = defineStore('uploads', () => {
   const sending = new Map<string, XMLHttpRequest>()
   const of = (workshop: string) => list.value.filter((u) => u.workshop === workshop)
 
-  /** `owner`: whose all of them are; else `named` says (a roster's file column), else the files' own names. */
-  async function add(workshop: Workshop, files: readonly File[], owner?: string | null, named?: RosterOwners['owners']): Promise<void> {
+  /** `owner`: whose all of them are; else `named` says (a roster's file column), else the files' own names. `design`: what for. */
+  async function add(
+    workshop: Workshop,
+    files: readonly File[],
+    owner?: string | null,
+    named?: RosterOwners['owners'],
+    design = workshop.designs[0]!.id,
+  ): Promise<void> {
     const people = workshop.group.participants
     const seats = desk.plan(workshop.id)?.seats
-    const taken = new Set((workshop.pictures ?? []).map((p) => p.participant))
+    const taken = new Set(picturesOf(workshop, design).map((p) => p.participant))
+    const forIt = design !== workshop.designs[0]!.id && { design }
     for (const file of files) {
       const told = owner === undefined ? named?.get(fileKey(file.name)) : owner
       const found = told === undefined ? ownerOf(file.name, people, seats) : told
       const participant = found && told === undefined && taken.has(found) ? null : found
       if (participant) taken.add(participant)
-      const kept: Kept = { id: uuidv7(), workshop: workshop.id, participant, name: file.name, file }
+      const kept: Kept = { id: uuidv7(), workshop: workshop.id, participant, ...forIt, name: file.name, file }
       const isKept = await keep(kept)
-      list.value.push({ id: kept.id, workshop: workshop.id, name: file.name, participant, sent: 0, state: 'waiting', kept: isKept })
+      list.value.push({
+        id: kept.id,
+        workshop: workshop.id,
+        name: file.name,
+        participant,
+        ...forIt,
+        sent: 0,
+        state: 'waiting',
+        kept: isKept,
+      })
     }
     void next()
   }
@@ -92,7 +111,16 @@ export const useUploads = defineStore('uploads', () => {
     const kept = (await (await open()).getAll('files')) as Kept[]
     for (const k of kept)
       if (!list.value.some((u) => u.id === k.id))
-        list.value.push({ id: k.id, workshop: k.workshop, name: k.name, participant: k.participant, sent: 0, state: 'waiting', kept: true })
+        list.value.push({
+          id: k.id,
+          workshop: k.workshop,
+          name: k.name,
+          participant: k.participant,
+          ...(k.design !== undefined && { design: k.design }),
+          sent: 0,
+          state: 'waiting',
+          kept: true,
+        })
     void next()
   }
 
@@ -154,6 +182,7 @@ export const useUploads = defineStore('uploads', () => {
       const after: Picture = {
         id: p.id,
         participant: upload.participant,
+        ...(upload.design !== undefined && { design: upload.design }),
         width: p.width,
         height: p.height,
         ...(p.detail !== null && { detail: Number(p.detail.toFixed(3)) }),

@@ -69,7 +69,7 @@ const printer = computed(() => printing.printers.value.find((p) => p.ink === ink
 const press = () => layout.value && void printing.print(ink.value, ready.value.slice(0, mostSheetsAtOnce), layout.value.steps)
 async function smearTest() {
   const outcome = await printing.smear(ink.value)
-  const d = workshop.value!.designs[0]!
+  const d = bench.design.value!
   bench.set(inWorkshop.designs(d.id).print, { ...d.print, smear: outcome }, `smear test: ${outcome === 'passed' ? 'holds' : 'smears'}`)
 }
 const take = (r: Remedy) => bench.act('way-out', say.value!.remedy(r).toLowerCase(), r.changes)
@@ -155,7 +155,7 @@ onBeforeUnmount(() => window.removeEventListener('imprenta:print', printKey))
       :sheets="ready"
       :busy="printing.busy.value || share < 1"
       :problem="printing.problem.value"
-      :smear="workshop.designs[0]!.print?.smear"
+      :smear="bench.design.value!.print?.smear"
       :of="sheets.length"
       @print="press"
       @tell="printing.tell(ink, $event)"

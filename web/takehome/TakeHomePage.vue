@@ -1,8 +1,9 @@
 <script setup lang="ts">
-import { changed, inWorkshop } from '#core/workshop'
+import { changed, inWorkshop, newPiece, pieceOf } from '#core/workshop'
 import { computed, onBeforeUnmount, onMounted, ref } from 'vue'
 import { useRoute } from 'vue-router'
-import { homeGroups } from '#core/takehome'
+import { homeGroups, sheetKey, type TakeHomeSheet } from '#core/takehome'
+import { planOf } from '#core/plan'
 import { homeGroupName, seatOf, sheetText, stateWord, type Wording } from '#core/phrases'
 import type { PieceState } from '#core/recipe'
 import { clockOf as clockText, dateOf, inZone, isClock, isDate, placeLocal } from '#core/time'
@@ -16,7 +17,7 @@ import SheetPaper from './SheetPaper.vue'
 const route = useRoute()
 const id = computed(() => String(route.params['id']))
 const bench = useBench(id)
-const { workshop, house, plan, say } = bench
+const { workshop, house, say, whole: plan } = bench
 const chosen = ref<string>()
 const wording = ref<Wording>('few')
 const black = ref(false)
@@ -27,26 +28,28 @@ const groups = computed(() =>
 )
 const sheet = computed(
   () =>
-    plan.value?.takeHome.find((s) => s.participant === chosen.value) ??
-    plan.value?.takeHome.find((s) => s.ready) ??
-    plan.value?.takeHome[0],
+    plan.value?.takeHome.find((s) => sheetKey(s) === chosen.value) ?? plan.value?.takeHome.find((s) => s.ready) ?? plan.value?.takeHome[0],
 )
 const text = computed(() => sheetText(sheet.value!, plan.value!, workshop.value!, house.value!, wording.value))
-const who = (p: string) => {
-  const i = plan.value!.takeHome.findIndex((s) => s.participant === p)
-  return plan.value!.takeHome[i]!.name ?? seatOf(plan.value!, i)
-}
+const several = computed(() => (plan.value?.designs.length ?? 1) > 1)
+const who = (s: TakeHomeSheet) => s.name ?? seatOf(plan.value!, s)
+/** The plan of the sheet's own design. */
+const own = computed(() => planOf(plan.value!, sheet.value!.design))
 const size = computed(() => paper.value ?? house.value?.paper ?? 'letter')
 const query = computed(() => `wording=${wording.value}&paper=${size.value}&black=${black.value ? 1 : 0}`)
 const pdf = (one?: string) => `/api/workshops/${id.value}/take-home.pdf?${query.value}${one ? `&who=${one}` : ''}`
 const states = computed<PieceState[]>(() => ['to-print', 'printed', ...(sheet.value?.chain ?? [])])
-const stored = computed(() => workshop.value?.pieces.find((p) => p.participant === sheet.value?.participant))
+const stored = computed(() => {
+  const s = sheet.value
+  return s && workshop.value && pieceOf(workshop.value, s.participant, s.design, s.number)
+})
 
 function setPiece(state: PieceState, laidAt: string | null, asIs = true) {
   const s = sheet.value!
-  const piece = stored.value ?? { id: `${s.participant}-d1`, participant: s.participant, state, laidAt: null }
+  const { participant, design, number } = s
+  const piece = stored.value ?? newPiece(workshop.value!, { participant, designId: design, number, state })
   const after = { ...piece, state, laidAt, asIs }
-  bench.act('piece-state', `${who(s.participant)}’s piece: ${stateWord(state, plan.value!.recipe.words)}`, [
+  bench.act('piece-state', `${who(s)}’s piece: ${stateWord(state, own.value.recipe.words)}`, [
     changed(inWorkshop.pieces(piece.id), stored.value, after),
   ])
 }
@@ -54,7 +57,7 @@ const laid = computed(() => {
   const at = stored.value?.laidAt ?? sheet.value?.ready?.laidAt
   return at && house.value ? inZone(at, house.value.timeZone) : at
 })
-const canLay = computed(() => !!plan.value?.split.cure || !!sheet.value?.ready || sheet.value?.group === 'not-laid')
+const canLay = computed(() => (!!sheet.value && !!own.value.split.cure) || !!sheet.value?.ready || sheet.value?.group === 'not-laid')
 function setLaid(field: 'date' | 'time', value: string) {
   if (field === 'date' ? !isDate(value) : !isClock(value)) return
   const zone = house.value!.timeZone
@@ -68,7 +71,7 @@ function setLaid(field: 'date' | 'time', value: string) {
 }
 const follow = () =>
   stored.value &&
-  bench.act('piece-state', `${who(sheet.value!.participant)}’s piece follows the plan`, [
+  bench.act('piece-state', `${who(sheet.value!)}’s piece follows the plan`, [
     changed(inWorkshop.pieces(stored.value.id), stored.value, null),
   ])
 const print = () => window.open(pdf(sheet.value?.participant), '_blank')
@@ -91,15 +94,16 @@ onBeforeUnmount(() => window.removeEventListener('imprenta:print', print))
           {{ homeGroupName(x.g) }} <span>{{ x.sheets.length }}</span>
         </h3>
         <ul>
-          <li v-for="s in x.sheets" :key="s.participant">
+          <li v-for="s in x.sheets" :key="sheetKey(s)">
             <button
               type="button"
               class="plain person"
-              :class="{ on: s.participant === sheet.participant }"
-              :aria-current="s.participant === sheet.participant"
-              @click="chosen = s.participant"
+              :class="{ on: s === sheet }"
+              :aria-current="s === sheet"
+              @click="chosen = sheetKey(s)"
             >
-              <PieceToken :state="s.state" :size="26" /><b>{{ who(s.participant) }}</b
+              <PieceToken :state="s.state" :size="26" /><b
+                >{{ who(s) }}<template v-if="several || s.number > 1">, {{ s.piece }}{{ s.number > 1 ? ` ${s.number}` : '' }}</template></b
               ><small v-if="s.ready">from {{ say.at(s.ready.tellAt) }}</small>
             </button>
           </li>
@@ -113,12 +117,12 @@ onBeforeUnmount(() => window.removeEventListener('imprenta:print', print))
         :black="black"
         :large="wording === 'large'"
         :drawing="workshop.drawing"
-        :kind="workshop.designs[0]!.kind"
-        :outline="plan.outline"
+        :kind="workshop.designs.find((d) => d.id === own.design)!.kind"
+        :outline="own.outline"
       />
     </div>
     <aside class="side">
-      <h3>{{ who(sheet.participant) }}’s sheet</h3>
+      <h3>{{ who(sheet) }}’s sheet</h3>
       <hr class="rule" />
       <template v-if="sheet.ready"
         ><p class="fig">{{ say.at(sheet.ready.recommendedAt) }}, told as {{ say.at(sheet.ready.tellAt) }}</p>
@@ -184,7 +188,7 @@ onBeforeUnmount(() => window.removeEventListener('imprenta:print', print))
       <v-btn block :href="pdf()" target="_blank">Print all {{ plan.takeHome.length }} (PDF)</v-btn>
       <v-btn block :href="`/api/workshops/${id}/take-home.md?${query}`">All as Markdown</v-btn>
       <v-btn block color="primary" variant="flat" :href="pdf(sheet.participant)" target="_blank"
-        >Print {{ who(sheet.participant) }}’s sheet</v-btn
+        >Print {{ who(sheet) }}’s {{ several ? 'sheets' : 'sheet' }}</v-btn
       >
     </aside>
   </main>

@@ -5,7 +5,7 @@ import { useRouter } from 'vue-router'
 import { inZone, minutesBetween, placeLocal, roundUpToHour, sayClock, sayDay, sayShortDay } from '#core/time'
 import { clockOf } from '#core/house'
 import { sayMinutes } from '#core/phrases'
-import { arrange, changed, copyOf, inWorkshop, newWorkshop, type Summary, type Workshop } from '#core/workshop'
+import { arrange, changed, copyOf, inWorkshop, newWorkshop, pieceOf, type Summary, type Workshop } from '#core/workshop'
 import { api } from '../app/api'
 import { useDesk } from '../app/desk'
 import { useBringIn } from '../app/useBringIn'
@@ -91,7 +91,7 @@ const people = computed(() => {
   if (!n) return []
   return n.plan.takeHome.flatMap((t) => {
     const p = n.w.group.participants.find((x) => x.id === t.participant)!
-    const piece = n.w.pieces.find((x) => x.participant === p.id)
+    const piece = pieceOf(n.w, p.id, t.design, t.number)
     const name = p.name ?? `Seat ${n.plan.seats[p.id]}`
     if (p.misses.includes(n.s.id)) return [{ name, what: 'misses this class', state: piece?.state }]
     if (t.group === 'not-laid' && p.misses.length) return [{ name, what: 'missed the laying: no piece yet', state: undefined }]

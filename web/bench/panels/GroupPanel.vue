@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import { ageBands, mayTouch, type AgeBand, type Hazard } from '#core/recipe'
-import { ageName, seatOf } from '#core/phrases'
+import { ageName } from '#core/phrases'
 import { changed, drawings, inWorkshop, seated, setAges, type Participant } from '#core/workshop'
 import SegmentChoice from '../../ui/SegmentChoice.vue'
 import StepField from '../../ui/StepField.vue'
@@ -135,11 +135,11 @@ const forgetting = ref(false)
     <p v-if="!people.length" class="empty two">Nobody yet. Set how many come, or bring in a roster.</p>
     <ol class="seats">
       <li v-for="(p, i) in people" :key="p.id">
-        <span class="seat code">{{ seatOf(plan, i) }}</span>
+        <span class="seat code">{{ plan.seats[p.id] }}</span>
         <input
           v-steady="p.name ?? ''"
           maxlength="80"
-          :aria-label="`Name at seat ${seatOf(plan, i)}`"
+          :aria-label="`Name at seat ${plan.seats[p.id]}`"
           placeholder="no name"
           @input="rename(p, $event)"
         />
@@ -159,7 +159,7 @@ const forgetting = ref(false)
           class="plain mini session"
           :class="{ away: p.misses.includes(s.id) }"
           :aria-pressed="!p.misses.includes(s.id)"
-          :aria-label="`${p.name ?? `Seat ${seatOf(plan, i)}`} comes to class ${s.number}`"
+          :aria-label="`${p.name ?? `Seat ${plan.seats[p.id]}`} comes to class ${s.number}`"
           :title="p.misses.includes(s.id) ? `misses class ${s.number}` : `comes to class ${s.number}`"
           @click="misses(p, s.id)"
         >

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { change, inHouse, inWorkshop } from '#core/workshop'
+import { change, choicesAt, inHouse, inWorkshop } from '#core/workshop'
 import { computed, ref } from 'vue'
 import { isRefusal } from '#core/reasons'
 import { cautions, type ShareBy } from '#core/recipe'
@@ -17,11 +17,14 @@ const emit = defineEmits<{ people: [number] }>()
 const plan = computed(() => props.bench.plan.value!)
 const say = computed(() => props.bench.say.value!)
 const open = ref<string>()
+/** Spares and samples are each design's own. */
+const own = computed(() => choicesAt(props.bench.workshop.value!, plan.value.design))
 const shareNames: Record<string, string> = { each: 'each', pair: 'pair', table: 'table', stagger: 'take turns', room: 'room' }
 
 /** Lines by the place where they are first needed: ahead, then class by class, then at home. */
 const groups = computed(() => {
   const places = ['ahead', ...plan.value.sessions.map((s) => s.id), 'home']
+  const all = plan.value.designs
   return places.flatMap((place) => {
     const lines = plan.value.kit.filter((l) => firstPlace(l) === place)
     if (!lines.length) return []
@@ -33,12 +36,17 @@ const groups = computed(() => {
         : plan.value.sessions.length
           ? 'At home'
           : 'In class'
-    const stages = plan.value.stages.filter((s) => plan.value.split.split[s.id] === place)
+    const stages = all.flatMap((d) => d.stages.filter((s) => d.split.split[s.id] === place))
     const care = [...new Set(stages.flatMap((s) => s.cautions))].slice(0, 2).map((c) => cautions[c])
     return [{ place, title, lines, care }]
   })
 })
-const firstPlace = (l: KitLine) => plan.value.split.split[l.stages.find((s) => s in plan.value.split.split) ?? ''] ?? 'home'
+/** The earliest place at which any design needs it. */
+const firstPlace = (l: KitLine) => {
+  const places = ['ahead', ...plan.value.sessions.map((s) => s.id), 'home']
+  const at = plan.value.designs.flatMap((d) => d.split.split[l.stages.find((s) => s in d.split.split) ?? ''] ?? [])
+  return places.find((p) => at.includes(p)) ?? 'home'
+}
 const shown = (n: number, l: KitLine) =>
   l.unit === 'ml' || l.unit === 'mm' ? say.value.amount(n, l.unit) : n === 0.5 ? '½' : n === 0.25 ? '¼' : String(n)
 const toGet = (l: KitLine) => {
@@ -58,7 +66,7 @@ const sizes = (l: KitLine) => {
 const toBuy = computed(() => plan.value.kit.filter((l) => l.toGet.packs.length > 0))
 const setHave = (l: KitLine, n: number) => {
   const house = props.bench.house.value!
-  const key = l.material === 'blank' ? `blank-${props.bench.workshop.value!.designs[0]!.kind}` : l.material
+  const key = l.key === 'blank' ? `blank-${props.bench.workshop.value!.designs[0]!.kind}` : l.material === 'blank' ? l.key : l.material
   props.bench.desk.act({
     kind: 'cupboard',
     label: `${l.name.toLowerCase()} in the cupboard became ${n}`,
@@ -93,7 +101,7 @@ const share = (l: KitLine, by: ShareBy) =>
         label="Spares"
         :model-value="plan.spares.count"
         :max="400"
-        @update:model-value="bench.set(inWorkshop.choices.spares, $event, `spares became ${$event}`)"
+        @update:model-value="bench.set(own.spares, $event, `spares became ${$event}`)"
         >{{ Math.round(plan.spares.sure * 100) }} % sure <SourceMark :mark="plan.figures['spares']!.because.mark"
       /></StepField>
       <StepField
@@ -101,7 +109,7 @@ const share = (l: KitLine, by: ShareBy) =>
         :model-value="plan.samples.count"
         :max="12"
         note="stages to show"
-        @update:model-value="bench.set(inWorkshop.choices.samples, $event, `samples became ${$event}`)"
+        @update:model-value="bench.set(own.samples, $event, `samples became ${$event}`)"
       />
     </div>
     <table>
@@ -121,15 +129,10 @@ const share = (l: KitLine, by: ShareBy) =>
             <span v-if="g.care.length" class="care">{{ g.care.map((c) => `${c.where}: ${c.text.split(',')[0]}`).join(' · ') }}</span>
           </th>
         </tr>
-        <template v-for="l in g.lines" :key="l.material">
-          <tr class="line" :class="{ on: open === l.material }">
+        <template v-for="l in g.lines" :key="l.key">
+          <tr class="line" :class="{ on: open === l.key }">
             <td class="name">
-              <button
-                type="button"
-                class="plain row"
-                :aria-expanded="open === l.material"
-                @click="open = open === l.material ? undefined : l.material"
-              >
+              <button type="button" class="plain row" :aria-expanded="open === l.key" @click="open = open === l.key ? undefined : l.key">
                 <KitIcon :icon="l.icon" /><span
                   ><b>{{ l.name }}</b
                   ><br /><span class="small two">{{ l.note }}</span></span
@@ -139,17 +142,16 @@ const share = (l: KitLine, by: ShareBy) =>
             <td class="n">{{ l.each === null ? '' : shown(l.each, l) }}</td>
             <td class="n">{{ l.table === null ? '' : shown(l.table, l) }}</td>
             <td class="n room">
-              <ChangeCaret bare :change="bench.change(`kit/${l.material}`)" :say="say" />
-              <BecauseFigure :figure="plan.figures[`kit/${l.material}`]!" :say="say" :name="l.name" :text="shown(l.need, l)" />
+              <ChangeCaret bare :change="bench.change(`kit/${l.key}`)" :say="say" />
+              <BecauseFigure :figure="plan.figures[`kit/${l.key}`]!" :say="say" :name="l.name" :text="shown(l.need, l)" />
             </td>
             <td class="get">
-              <b>{{ toGet(l).main }}</b> <ChangeCaret :change="bench.change(`packs/${l.material}`)" :say="say" /><br /><span
-                class="small two"
-                >{{ toGet(l).note }}</span
-              >
+              <b>{{ toGet(l).main }}</b> <ChangeCaret :change="bench.change(`packs/${l.key}`)" :say="say" /><br /><span class="small two">{{
+                toGet(l).note
+              }}</span>
             </td>
           </tr>
-          <tr v-if="open === l.material" class="more">
+          <tr v-if="open === l.key" class="more">
             <td colspan="5">
               <div class="opts">
                 <p class="small">{{ say.rule(l.because) }}</p>

@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
-import { judgePicture, ownerName, pictureOf } from '#core/pictures'
+import { judgePicture, ownerName, pictureOf, picturesOf } from '#core/pictures'
 import { pictureContextOf } from '#core/plan'
 import { blankMaterial } from '#core/recipe'
 import { api } from '../../app/api'
-import { inWorkshop, type Picture } from '#core/workshop'
+import { inWorkshop, makersOf, type Picture } from '#core/workshop'
 import { usePageKeys } from '../../app/usePageKeys'
 import AddPictures from '../../pictures/AddPictures.vue'
 import ContactSheet from '../../pictures/ContactSheet.vue'
@@ -17,18 +17,20 @@ import PrintSettings from './PrintSettings.vue'
 const props = defineProps<{ bench: Bench }>()
 const w = computed(() => props.bench.workshop.value!)
 const plan = computed(() => props.bench.plan.value!)
-const d = computed(() => w.value.designs[0]!)
+const d = computed(() => props.bench.design.value!)
 const own = computed(() => d.value.pictures === 'own')
-const pictures = computed(() => w.value.pictures ?? [])
-const context = computed(() => pictureContextOf({ workshop: w.value, house: props.bench.house.value!, now: plan.value.now }, plan.value))
+const pictures = computed(() => picturesOf(w.value, d.value.id))
+const context = computed(() =>
+  pictureContextOf({ workshop: w.value, house: props.bench.house.value!, now: plan.value.now }, plan.value, d.value.id),
+)
 const surface = computed(() => blankMaterial(d.value.material)?.colour ?? '#E6D2AC')
 const wanted = ref('')
 const chosen = computed(() => pictures.value.find((p) => p.id === wanted.value) ?? pictures.value[0])
 const adding = ref<InstanceType<typeof AddPictures>>()
 const white = ref<boolean>()
 const count = computed(() => {
-  const people = w.value.group.participants
-  const inNow = own.value ? people.filter((p) => pictureOf(w.value, p.id)).length : pictures.value.length
+  const people = makersOf(w.value, d.value)
+  const inNow = own.value ? people.filter((p) => pictureOf(w.value, p.id, d.value.id)).length : pictures.value.length
   const toLook = pictures.value.filter((p) => judgePicture(p, context.value).some((f) => f.level === 'look' || f.level === 'stop')).length
   return { in: inNow, of: people.length, missing: people.length - inNow, toLook }
 })
@@ -88,7 +90,7 @@ const choose = (v: 'house' | 'own') =>
 </script>
 <template>
   <div>
-    <AddPictures ref="adding" :workshop="w" :seats="plan.seats">
+    <AddPictures ref="adding" :workshop="w" :design="d.id" :seats="plan.seats">
       <div class="head">
         <h1>Pictures</h1>
         <p>
@@ -107,6 +109,7 @@ const choose = (v: 'house' | 'own') =>
         :seats="plan.seats"
         v-if="own || pictures.length"
         :workshop="w"
+        :design="d.id"
         :context="context"
         :surface="surface"
         :names="names"

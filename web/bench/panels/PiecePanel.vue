@@ -34,7 +34,7 @@ const props = defineProps<{ bench: Bench }>()
 const w = computed(() => props.bench.workshop.value!)
 const house = computed(() => props.bench.house.value!)
 const plan = computed(() => props.bench.plan.value!)
-const d = computed(() => w.value.designs[0]!)
+const d = computed(() => props.bench.design.value!)
 const kind = computed(() => pieceKind(d.value.kind))
 const named = computed(() => (d.value.kind === 'custom' && d.value.called ? d.value.called : kind.value.name))
 const outlineNames: Record<Outline, string> = { straight: 'straight', round: 'round', stone: 'as a stone' }

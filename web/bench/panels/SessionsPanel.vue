@@ -2,7 +2,7 @@
 import { uuidv7 } from 'uuidv7'
 import { computed } from 'vue'
 import { addMinutes, clockOf, dateOf, isClock, isDate } from '#core/time'
-import { changed, inWorkshop, type Session } from '#core/workshop'
+import { changed, choicesAt, inWorkshop, type Session } from '#core/workshop'
 import { typing, vSteady } from '../../ui/steady'
 import BecauseFigure from '../../ui/BecauseFigure.vue'
 import type { Bench } from '../useBench'
@@ -11,6 +11,7 @@ const props = defineProps<{ bench: Bench }>()
 const w = computed(() => props.bench.workshop.value!)
 const plan = computed(() => props.bench.plan.value!)
 const say = computed(() => props.bench.say.value!)
+const own = computed(() => choicesAt(w.value, plan.value.design))
 const cards = computed(() =>
   plan.value.sessions.map((p) => ({
     placed: p,
@@ -42,7 +43,7 @@ const remove = (s: Session) => props.bench.act('remove-session', 'a class was ta
 const places = computed(() => ['ahead', ...plan.value.sessions.map((s) => s.id), 'home'])
 const placeName = (p: string) =>
   p === 'ahead' ? 'ahead' : p === 'home' ? 'at home' : `class ${plan.value.sessions.find((s) => s.id === p)?.number}`
-const moveStage = (stage: string, to: string) => props.bench.set(inWorkshop.choices.split(stage), to, `${stage} moved to ${placeName(to)}`)
+const moveStage = (stage: string, to: string) => props.bench.set(own.value.split(stage), to, `${stage} moved to ${placeName(to)}`)
 </script>
 <template>
   <div>
@@ -128,7 +129,7 @@ const moveStage = (stage: string, to: string) => props.bench.set(inWorkshop.choi
           </tr>
         </tbody>
       </table>
-      <v-btn v-if="plan.splitChosen" class="gap" @click="bench.set(inWorkshop.choices.split, {}, 'the usual split came back')"
+      <v-btn v-if="plan.splitChosen" class="gap" @click="bench.set(own.split, {}, 'the usual split came back')"
         >Back to the usual split</v-btn
       >
     </template>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { homeGroups } from '#core/takehome'
+import { homeGroups, type TakeHomeSheet } from '#core/takehome'
 import { homeGroupName, seatOf } from '#core/phrases'
 import type { Bench } from '../useBench'
 
@@ -11,7 +11,8 @@ const id = computed(() => props.bench.workshop.value!.id)
 const groups = computed(() =>
   homeGroups.map((g) => ({ g, sheets: plan.value.takeHome.filter((s) => s.group === g) })).filter((x) => x.sheets.length),
 )
-const who = (i: number) => plan.value.takeHome[i]!.name ?? seatOf(plan.value, i)
+/** Everybody once, whose pieces of a group they are. */
+const who = (sheets: TakeHomeSheet[]) => [...new Set(sheets.map((s) => s.name ?? seatOf(plan.value, s)))].join(', ')
 </script>
 <template>
   <div>
@@ -28,7 +29,7 @@ const who = (i: number) => plan.value.takeHome[i]!.name ?? seatOf(plan.value, i)
         <b>From {{ say.at(x.sheets[0]!.ready.tellAt) }}</b
         >, never before {{ say.at(x.sheets[0]!.ready.neverBefore) }}
       </p>
-      <p class="two">{{ x.sheets.map((s) => who(plan.takeHome.indexOf(s))).join(', ') }}</p>
+      <p class="two">{{ who(x.sheets) }}</p>
     </section>
     <p class="small two">State and laid time of one person’s piece are set on the sheet itself.</p>
   </div>

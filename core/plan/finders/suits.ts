@@ -1,9 +1,9 @@
 import { blankMaterial, hazardOf, type Hazard } from '#core/recipe'
 import { suit, type Suit } from '#core/suitability'
 import { change, inWorkshop } from '#core/workshop'
-import type { Finding, Plan, Remedy } from './shapes'
-import type { Situation } from './situation'
-import { choiceChange, inDesign, finding, knownChange, optionsWith, remedy, scaled, takeMethod, type Find } from './ways'
+import type { Figured, Finding, Remedy } from '../shapes'
+import type { Situation } from '../situation'
+import { choiceChange, inChoices, inDesign, finding, knownChange, optionsWith, remedy, scaled, takeMethod, type Find } from './ways'
 
 /** Whether pictures, prints and what is allowed suit the method, each with its way out. */
 export const suits: Find = (s, plan) => [...printSuits(s), ...allowances(s, plan), ...seams(s, plan)]
@@ -101,7 +101,7 @@ const keepWhites = (s: Situation): Remedy[] => [
 ]
 
 /** Heat, sprays and blades that a class would use although they are not allowed or arranged. */
-function allowances(s: Situation, plan: Plan): Finding[] {
+function allowances(s: Situation, plan: Figured): Finding[] {
   return s.resolved.stages.flatMap((stage) => {
     const place = plan.split.split[stage.id]
     const session = s.sessions.find((x) => x.id === place)
@@ -125,7 +125,7 @@ function withoutHazard(s: Situation, stage: string, hazard: Hazard): Remedy[] {
     x.options.filter((o) => o.effects.some((e) => e.kind === 'exclude-stage' && e.stage === stage)).map((o) => ({ school: x, option: o })),
   )
   const move = (place: 'ahead' | 'home') =>
-    remedy(place === 'ahead' ? 'do-ahead' : 'do-at-home', [change(s.workshop, inWorkshop.choices.split(stage), place)], {
+    remedy(place === 'ahead' ? 'do-ahead' : 'do-at-home', [change(s.workshop, inChoices(s).split(stage), place)], {
       stage: s.resolved.stages.find((x) => x.id === stage)!.name,
     })
   return [

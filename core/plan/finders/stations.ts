@@ -1,7 +1,7 @@
 import type { RoomStation } from '#core/recipe'
 import { change, inWorkshop } from '#core/workshop'
-import type { Finding, Plan, Remedy } from './shapes'
-import type { Situation } from './situation'
+import type { Figured, Finding, Remedy } from '../shapes'
+import type { Situation } from '../situation'
 import { finding, remedy, type Find } from './ways'
 
 /** So many places may be brought at most before the way out stops being one. */
@@ -12,20 +12,20 @@ export const mostBrought = 12
  *  places that do. Not a queue: the least time that n places need for everybody, so what it says is too short is too short. */
 export const stations: Find = (s, plan) => s.roomStations.flatMap((station) => judge(s, plan, station))
 
-function judge(s: Situation, plan: Plan, station: RoomStation): Finding[] {
+function judge(s: Situation, plan: Figured, station: RoomStation): Finding[] {
   const have = s.workshop.choices.stations?.[station.id]
-  if (have === undefined || plan.people === 0) return []
+  if (have === undefined || s.pieces === 0) return []
   return plan.sessions.flatMap((session) => {
     const here = s.resolved.stages.filter((x) => x.station === station.id && plan.split.split[x.id] === session.id)
     if (here.length === 0) return []
     const each = here.reduce((sum, x) => sum + x.minutes.value, 0)
     const values = { station: station.name, one: station.one, stage: here[0]!.name, session: session.number, have }
-    const least = (n: number) => Math.ceil(plan.people / n) * each
+    const least = (n: number) => Math.ceil(s.pieces / n) * each
     if (have === 0) {
       const load = plan.split.loads.find((l) => l.sessionId === session.id)
       const worked = here.filter((x) => x.attended).reduce((sum, x) => sum + x.minutes.value, 0)
       const fits = (n: number) =>
-        least(n) <= session.minutes && (!load || load.neededMin + (Math.ceil(plan.people / n) - 1) * worked <= load.availableMin)
+        least(n) <= session.minutes && (!load || load.neededMin + (Math.ceil(s.pieces / n) - 1) * worked <= load.availableMin)
       const wanted = Array.from({ length: mostBrought }, (_, i) => 1 + i).find(fits) ?? 1
       return [{ ...finding('station-missing', 'stop', 'room', values, [bring(s, station, have, wanted)]), mark: 'E' as const }]
     }
@@ -37,7 +37,7 @@ function judge(s: Situation, plan: Plan, station: RoomStation): Finding[] {
           'station-short',
           'look',
           'room',
-          { ...values, each, people: plan.people, minutes: least(have), available: session.minutes },
+          { ...values, each, people: s.pieces, minutes: least(have), available: session.minutes },
           enough ? [bring(s, station, have, enough)] : [],
         ),
         mark: 'E' as const,

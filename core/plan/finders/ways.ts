@@ -1,12 +1,15 @@
 import { latestRecipe, pictureSize, type PieceKind, type Recipe, type School } from '#core/recipe'
 import { sizeUnit } from '#core/house'
 import { showLength } from '#core/units'
-import { change, inWorkshop, type Change, type Path } from '#core/workshop'
-import type { Finding, Plan, Remedy } from './shapes'
-import type { Situation } from './situation'
+import { change, choicesAt, inWorkshop, type Change, type Path } from '#core/workshop'
+import type { PlannedDesign } from '../design'
+import type { Figured, Finding, Remedy } from '../shapes'
+import type { Situation } from '../situation'
 
-/** What looks at a plan and says what it finds. */
-export type Find = (s: Situation, plan: Plan) => Finding[]
+/** What looks at one design's plan and says what it finds. */
+export type Find = (s: Situation, plan: Figured) => Finding[]
+/** What looks at the whole workshop. */
+export type FindAll = (parts: readonly PlannedDesign[], plan: Figured) => Finding[]
 
 export const finding = (
   code: string,
@@ -18,6 +21,9 @@ export const finding = (
 export const remedy = (code: string, changes: Change[], values: Remedy['values'] = {}): Remedy => ({ code, values, changes })
 /** The design that is planned, as a place in its workshop. */
 export const inDesign = (s: Situation) => inWorkshop.designs(s.design.id)
+
+/** Where what is chosen for the design by itself stands. */
+export const inChoices = (s: Situation) => choicesAt(s.workshop, s.design.id)
 
 /** Choosing an option of a school on this plan. */
 export const choiceChange = (s: Situation, school: string, option: string): Change =>

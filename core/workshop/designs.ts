@@ -1,0 +1,43 @@
+import type { Change } from './command'
+import { change, changed, inWorkshop } from './paths'
+import { withPlaces } from './command'
+import { designOf } from './pieces'
+import type { Design, Workshop } from './workshop'
+
+/** Another design beside those there are, like the first in kind and method until somebody changes it; everybody makes one. */
+export function addDesign(w: Workshop, id: string): Change[] {
+  const { kind, material, width, height, thickness, recipe, outline, called, print, pictures } = w.designs[0]!
+  const after: Design = {
+    ...{ id, kind, material, width, height, recipe, pictures },
+    ...(thickness && { thickness }),
+    ...(outline && { outline }),
+    ...(called !== undefined && { called }),
+    ...(print && { print }),
+    choices: {},
+    lettering: false,
+    mirrored: null,
+    each: 1,
+  }
+  return [changed(inWorkshop.designs(id), null, after)]
+}
+
+/** Takes a design out, with what is known of its pieces and who makes it. Its pictures have to be erased before: they are not a change.
+ *  Undefined for the first, which can only become something else, and for one that pictures are in for. */
+export function removeDesign(w: Workshop, id: string): Change[] | undefined {
+  const design = w.designs.find((d) => d.id === id)
+  if (!design || w.designs[0] === design || (w.pictures ?? []).some((p) => p.design === id)) return undefined
+  const pieces = w.pieces.filter((x) => designOf(w, x) === id)
+  return withPlaces(w, [
+    ...pieces.map((x) => change(w, inWorkshop.pieces(x.id), null)),
+    ...w.group.participants.filter((p) => p.makes?.[id] !== undefined).map((p) => setMakes(w, p.id, id, null)),
+    change(w, inWorkshop.designs(id), null),
+  ])
+}
+
+/** How many of a design somebody makes; null: as many as everybody. */
+export function setMakes(w: Workshop, participant: string, design: string, n: number | null): Change {
+  const person = w.group.participants.find((p) => p.id === participant)!
+  const { [design]: _was, ...rest } = person.makes ?? {}
+  const makes = n === null ? rest : { ...rest, [design]: n }
+  return change(w, inWorkshop.group.participants(participant).makes, Object.keys(makes).length > 0 ? makes : null)
+}

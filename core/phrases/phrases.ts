@@ -36,7 +36,7 @@ export function phrases(house: House, now: Zoned) {
     finding: (f: Pick<Finding, 'code' | 'values'>): Said => lookUp(findingLines, f.code)(f.values, voice),
     remedy: (r: Pick<Remedy, 'code' | 'values'>): string => lookUp(remedyLines, r.code)(r.values, voice),
     condition: (r: Pick<Remedy, 'code' | 'values'>): string => sayCondition(r, voice),
-    decision: (d: Pick<Decision, 'code' | 'values'>): string => lookUp(decisionLines, d.code)(d.values, voice),
+    decision: (d: Pick<Decision, 'code' | 'values'>): string => sayDecision(d, voice),
     errand: (e: Pick<Errand, 'code' | 'values'>): Said => lookUp(errandLines, e.code)(e.values, voice),
     rule: (b: Because): string => lookUp(becauseRules, b.rule),
     input: (i: Input): { name: string; value: string } => ({ name: inputName(i), value: inputValue(i, voice) }),
@@ -51,6 +51,14 @@ function sayCondition(r: Pick<Remedy, 'code' | 'values'>, voice: Voice): string 
   const deed = lookUp(remedyLines, r.code)(r.values, voice)
   return `you ${deed[0]!.toLowerCase()}${deed.slice(1)}`
 }
+
+/** A link of the chain; with several designs it is the first one's, and says how many more there are. */
+function sayDecision(d: Pick<Decision, 'code' | 'values'>, voice: Voice): string {
+  const line = lookUp(decisionLines, d.code)(d.values, voice)
+  const more = Number(d.values['more'] ?? 0)
+  return more > 0 && perDesign.has(d.code) ? `${line}, and ${more} more` : line
+}
+const perDesign = new Set(['decision-piece', 'decision-method'])
 
 function voiceOf(house: House, now: Zoned): Voice {
   return {

@@ -20,6 +20,11 @@ const { workshop, house, plan, whole, say, since } = bench
 const { width } = useDisplay()
 const question = ref<ReturnType<typeof bench.people>>()
 
+const DesignTabs = defineAsyncComponent(() => import('./DesignTabs.vue'))
+/** What is decided for each design by itself. */
+const ofDesign = new Set<DecisionId>(['piece', 'method', 'pictures', 'kit', 'sessions'])
+const several = computed(() => (workshop.value?.designs.length ?? 1) > 1 && ofDesign.has(panel.value))
+
 const panels = new Map(decisionIds.map((d) => [d, defineAsyncComponent(panelOf[d])]))
 
 const setPeople = (n: number) => (question.value = bench.people(n))
@@ -49,10 +54,17 @@ onBeforeUnmount(() => window.removeEventListener('imprenta:people', byKey))
       class="chain"
     >
       <template v-if="width <= 760" #default>
-        <TrimSheet class="work"><component :is="panels.get(panel)" :bench="bench" @people="setPeople" @take="take" /></TrimSheet>
+        <TrimSheet class="work"
+          ><DesignTabs v-if="several" :bench="bench" :edit="panel === 'piece'" /><component
+            :is="panels.get(panel)"
+            :bench="bench"
+            @people="setPeople"
+            @take="take"
+        /></TrimSheet>
       </template>
     </DecisionChain>
     <TrimSheet v-if="width > 760" class="work">
+      <DesignTabs v-if="several" :bench="bench" :edit="panel === 'piece'" />
       <component :is="panels.get(panel)" :bench="bench" @people="setPeople" @take="take" />
     </TrimSheet>
     <component

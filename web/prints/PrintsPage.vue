@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { inWorkshop } from '#core/workshop'
-import { computed, onBeforeUnmount, onMounted, ref, watch } from 'vue'
+import { computed, defineAsyncComponent, onBeforeUnmount, onMounted, ref, watch } from 'vue'
 import { useRoute } from 'vue-router'
 import { printersOf, sizeUnit } from '#core/house'
 import type { Remedy } from '#core/plan'
@@ -25,6 +25,8 @@ const { workshop, house, plan, say } = bench
 const houseId = computed(() => workshop.value?.houseId ?? '')
 const actor = computed(() => bench.desk.actor)
 const printing = usePrinter(id, houseId, actor)
+const DesignTabs = defineAsyncComponent(() => import('../bench/DesignTabs.vue'))
+const several = computed(() => (workshop.value?.designs.length ?? 1) > 1)
 
 const prints = computed(() => {
   if (!workshop.value || !plan.value) return []
@@ -66,7 +68,9 @@ const ink = computed(() => {
   return plan.value!.ink !== 'any' && all.includes(plan.value!.ink) ? plan.value!.ink : all[0]!
 })
 const printer = computed(() => printing.printers.value.find((p) => p.ink === ink.value))
-const press = () => layout.value && void printing.print(ink.value, ready.value.slice(0, mostSheetsAtOnce), layout.value.steps)
+const press = () =>
+  layout.value &&
+  void printing.print(ink.value, ready.value.slice(0, mostSheetsAtOnce), layout.value.steps, several.value ? plan.value!.design : undefined)
 async function smearTest() {
   const outcome = await printing.smear(ink.value)
   const d = bench.design.value!
@@ -102,6 +106,7 @@ onBeforeUnmount(() => window.removeEventListener('imprenta:print', printKey))
   <main v-else class="prints">
     <section class="left" aria-label="Sheets">
       <h1>Prints</h1>
+      <DesignTabs v-if="several" :bench="bench" :edit="false" />
       <SheetsList
         v-if="layout && !refused"
         :workshop="id"

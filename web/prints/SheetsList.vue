@@ -64,7 +64,9 @@ const parts = computed(() =>
     return `${from}-${Math.min(sheets.value.length, from + mostSheetsAtOnce - 1)}`
   }),
 )
-const pdf = (more = '') => `/api/workshops/${props.workshop}/prints.pdf?steps=${props.layout.steps}${more}`
+/** Of several designs each has sheets of its own. */
+const ofDesign = computed(() => (props.plan.designs.length > 1 ? `&design=${props.plan.design}` : ''))
+const pdf = (more = '') => `/api/workshops/${props.workshop}/prints.pdf?steps=${props.layout.steps}${ofDesign.value}${more}`
 </script>
 <template>
   <p class="many">{{ sheets.length }} {{ sheets.length === 1 ? 'sheet' : 'sheets' }}</p>
@@ -135,7 +137,11 @@ const pdf = (more = '') => `/api/workshops/${props.workshop}/prints.pdf?steps=${
       ><a :href="pdf()" target="_blank" rel="noopener">with a proof</a></template
     ><template v-for="p in parts.length > 1 ? parts : []" :key="p"
       ><a :href="pdf(`&proof=0&sheets=${p}`)" target="_blank" rel="noopener">Sheets {{ p }} as PDF</a></template
-    ><a v-if="sheets.length" :href="`/api/workshops/${workshop}/prints/${number}.png?steps=${layout.steps}`" target="_blank" rel="noopener"
+    ><a
+      v-if="sheets.length"
+      :href="`/api/workshops/${workshop}/prints/${number}.png?steps=${layout.steps}${ofDesign}`"
+      target="_blank"
+      rel="noopener"
       >this sheet as PNG</a
     >
   </p>

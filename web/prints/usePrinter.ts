@@ -44,10 +44,17 @@ export function usePrinter(workshop: Ref<string>, house: Ref<string>, actor: Ref
       ready.value = true
     })
   /** The id is made once for a press, so that a lost answer prints nothing twice. */
-  const print = (ink: Ink, sheets: readonly LaidSheet[], steps: number) => {
+  const print = (ink: Ink, sheets: readonly LaidSheet[], steps: number, design?: string) => {
     const id = uuidv7()
     return guarded(async () => {
-      await api.print(workshop.value, { id, ink, steps, actor: actor.value, sheets: sheets.map((s) => s.places.map((p) => p.print.id)) })
+      await api.print(workshop.value, {
+        id,
+        ink,
+        steps,
+        actor: actor.value,
+        sheets: sheets.map((s) => s.places.map((p) => p.print.id)),
+        ...(design !== undefined && { design }),
+      })
       await load()
     })
   }

@@ -17,7 +17,8 @@ import {
 } from '#core/recipe'
 import { sizeUnit, recipesOf } from '#core/house'
 import { showLength } from '#core/units'
-import { change, inWorkshop, type TypedLength } from '#core/workshop'
+import { uuidv7 } from 'uuidv7'
+import { addDesign, change, inWorkshop, limits, type TypedLength } from '#core/workshop'
 import LengthField from '../../ui/LengthField.vue'
 import PieceDrawing from '../../ui/PieceDrawing.vue'
 import SegmentChoice from '../../ui/SegmentChoice.vue'
@@ -61,6 +62,12 @@ function take(k: PieceKind) {
 const materials = computed(() => woods.filter((m) => kind.value.materials.includes(m.id)))
 const surface = computed(() => blankMaterial(d.value.material))
 const recipeNow = computed(() => recipeById(plan.value.recipe.id, plan.value.recipe.version, recipesOf(house.value)))
+/** Another design beside this one, looked at as soon as it is there. */
+function another() {
+  const id = uuidv7()
+  props.bench.act('another-design', 'another design was added', addDesign(w.value, id))
+  props.bench.lookAt(id)
+}
 /** How the present method takes to a surface, in its own words. */
 const fits = (m: string) => recipeNow.value?.surfaces[m]?.note
 const strip = computed(() =>
@@ -96,7 +103,8 @@ const call = (e: Event) => {
     <div class="head">
       <h1>Piece</h1>
       <p>
-        <b>Everybody makes {{ /^[aeio]/.test(named) ? 'an' : 'a' }} {{ named }}.</b>{{ ' ' }}
+        <b v-if="w.designs.length === 1">Everybody makes {{ /^[aeio]/.test(named) ? 'an' : 'a' }} {{ named }}.</b
+        ><b v-else>{{ plan.pieces }} of {{ plan.makers.length }} {{ plan.makers.length === 1 ? 'person' : 'people' }}.</b>{{ ' ' }}
         <span class="small two"
           >Dries {{ kind.dries }}, on {{ footprint }} of shelf <SourceMark mark="E" />. For the way home: {{ kind.goesHome }}.</span
         >
@@ -231,9 +239,20 @@ const call = (e: Event) => {
         <p class="small two">{{ plan.print.mirrored ? 'mirrored' : 'not mirrored' }}; dotted: the printer can’t reach</p>
       </div>
     </div>
+    <p v-if="w.designs.length < limits.designs" class="another">
+      <v-btn @click="another">Make another design too</v-btn>
+      <span class="small two">everybody makes one of it, or only some</span>
+    </p>
   </div>
 </template>
 <style scoped>
+.another {
+  display: flex;
+  gap: 12px;
+  align-items: center;
+  flex-wrap: wrap;
+  margin-top: 14px;
+}
 .head {
   display: flex;
   gap: 24px;

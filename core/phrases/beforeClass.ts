@@ -33,6 +33,16 @@ export function beforeText(plan: Plan, workshop: Workshop, house: House): Before
     l.unit === 'ml' || l.unit === 'mm' ? say.amount(n, l.unit) : l.unit === 'strips' ? `${n} strips` : String(n)
   const bought = plan.kit.filter((l) => l.toGet.packs.length > 0)
   const brought = plan.kit.filter((l) => l.sheets === undefined && l.need > 0)
+  const made = plan.designs.filter((d) => d.pieces > 0 || plan.designs.length === 1)
+  const printed = made.flatMap((d) =>
+    d.print.prints === 0
+      ? []
+      : [
+          `${made.length > 1 ? `${d.pieceName}: ` : ''}${many(d.print.prints, 'print')} on ${many(d.print.sheets, 'sheet')}, ${d.print.paper.name}, ${d.print.mirrored ? 'mirrored' : 'not mirrored'}`,
+          `${say.length(d.print.widthMm)} × ${say.length(d.print.heightMm)} each, on ${d.print.stock}`,
+          d.ink === 'any' ? 'any ink' : `${d.ink} only`,
+        ],
+  )
   const ahead = plan.errands.filter((e) => e.code === 'paint' || e.code === 'trim')
   const samples = plan.errands.filter((e) => e.code === 'sample')
   const parts = [
@@ -47,15 +57,7 @@ export function beforeText(plan: Plan, workshop: Workshop, house: House): Before
     {
       title: 'Print',
       by: by('print'),
-      lines:
-        plan.print.prints === 0
-          ? []
-          : [
-              `${many(plan.print.prints, 'print')} on ${many(plan.print.sheets, 'sheet')}, ${plan.print.paper.name}, ${plan.print.mirrored ? 'mirrored' : 'not mirrored'}`,
-              `${say.length(plan.print.widthMm)} × ${say.length(plan.print.heightMm)} each, on ${plan.print.stock}`,
-              plan.ink === 'any' ? 'any ink' : `${plan.ink} only`,
-              ...(plan.takeHome.length ? [many(plan.takeHome.length, 'take-home sheet')] : []),
-            ],
+      lines: printed.length === 0 ? [] : [...printed, ...(plan.takeHome.length ? [many(plan.takeHome.length, 'take-home sheet')] : [])],
     },
     {
       title: 'Prepare',
@@ -67,7 +69,7 @@ export function beforeText(plan: Plan, workshop: Workshop, house: House): Before
       by: '',
       lines: [
         ...samples.map((e) => `${say.errand(e).title}: begin by ${say.at(e.by)}${e.state === 'done' ? ', done' : ''}`),
-        ...plan.stageSamples.filter((s) => !s.startBy).map((s) => `${s.name}: on the day`),
+        ...made.flatMap((d) => d.stageSamples.filter((s) => !s.startBy).map((s) => `${s.name}: on the day`)),
       ],
     },
     { title: 'Bring', by: by('pack'), lines: brought.map((l) => `${say.amount(l.need, l.unit)} ${l.name.toLowerCase()}`) },
@@ -78,7 +80,7 @@ export function beforeText(plan: Plan, workshop: Workshop, house: House): Before
   return {
     title: workshop.title,
     about: [
-      `${plan.people} × ${plan.pieceName}, ${plan.recipe.name.toLowerCase()}`,
+      ...made.map((d) => `${made.length > 1 ? d.pieces : plan.people} × ${d.pieceName}, ${d.recipe.name.toLowerCase()}`),
       `${sayList(ages)}; tables of ${plan.seating.join(', ')}${plan.adults.matters ? `; ${many(plan.adults.needed, 'adult')} needed, ${plan.adults.coming} coming` : ''}`,
       ...plan.sessions.map(
         (s) => `Class ${s.number}: ${sayDay(s.from)}, ${sayClock(s.from, clock)} to ${sayClock(s.to, clock)}, ${s.room}`,
@@ -86,14 +88,21 @@ export function beforeText(plan: Plan, workshop: Workshop, house: House): Before
     ],
     doubt: stop ? `This plan does not hold yet: ${say.finding(stop).title}.` : '',
     parts: parts.filter((p) => p.lines.length > 0),
-    helper: plan.split.loads.map((l) => {
+    helper: plan.loads.map((l) => {
       const session = plan.sessions.find((s) => s.id === l.sessionId)!
-      const stages = plan.stages.filter((s) => l.stages.some((x) => x.id === s.id))
+      const parts = l.parts.map((p) => {
+        const d = plan.designs.find((x) => x.design === p.design)!
+        return { name: p.name, stages: d.stages.filter((s) => p.load.stages.some((x) => x.id === s.id)) }
+      })
+      const stages = parts.flatMap((p) => p.stages)
       const hands = [...new Set(stages.flatMap((s) => s.cautions))].map((c) => `${cautions[c].where}: ${cautions[c].text}`)
       return {
         title: `Class ${session.number}, ${sayDay(session.from)}, ${sayClock(session.from, clock)}: ${say.minutes(l.neededMin)} of ${say.minutes(l.availableMin)}`,
         lines: [
-          ...stages.map((s) => `${s.name}, ${say.minutes(s.minutes.value)}. Right: ${s.pass} Wrong: ${s.fail}`),
+          ...parts.flatMap((p) => [
+            ...(parts.length > 1 ? [`${p.name[0]!.toUpperCase()}${p.name.slice(1)}:`] : []),
+            ...p.stages.map((s) => `${s.name}, ${say.minutes(s.minutes.value)}. Right: ${s.pass} Wrong: ${s.fail}`),
+          ]),
           ...(hands.length ? [`Take care. ${hands.join('. ')}.`] : []),
         ],
       }

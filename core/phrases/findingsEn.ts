@@ -107,7 +107,7 @@ export const remedyLines: Record<string, Line<string>> = {
   'finish-at-home': (v) => `Finish at home, from ${stateWord(v['state'] as PieceState).toLowerCase()}`,
   'prepare-ahead': (v) =>
     v['stages'] ? `${String(v['stages'])[0]!.toUpperCase()}${String(v['stages']).slice(1)} ahead` : 'Spread the work over the classes',
-  'fewer-rounds': (v) => `${v['rounds']} rounds`,
+  'fewer-rounds': (v) => s(v['rounds'], 'round'),
   'longer-session': (v, say) => `${say.minutes(v['minutes']!)} longer`,
   'drop-split': () => 'Back to the usual split',
   'ask-helper': (v) => `${s(v['short'], 'more helper')}`,

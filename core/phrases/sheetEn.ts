@@ -101,7 +101,8 @@ const pieceMaterial = (workshop: Workshop, id: string) => {
 /** A plan that does not hold hands nothing out as if it did: its sheets say so, but for pieces whose state is known, and for those that
  *  are told the true time at which they may be rubbed. */
 function doubt(sheet: TakeHomeSheet, plan: Plan, house: House): ReturnType<typeof headline> | undefined {
-  const stops = stopsOf(plan)
+  // What stands against another design is not this piece's.
+  const stops = stopsOf(plan).filter((f) => !f.design || f.design.id === sheet.design)
   if (stops.length === 0 || sheet.known || (sheet.ready && stops.every((f) => f.code === 'too-soon'))) return undefined
   const why = phrases(house, plan.now).finding(stops[0]!).title
   return {

@@ -36,6 +36,8 @@ export interface Remedy {
   code: string
   values: Record<string, string | number>
   changes: Change[]
+  /** The design it changes, where there are several. */
+  of?: string
   link?: 'house' | 'sessions' | 'errands'
 }
 

@@ -37,7 +37,9 @@ export function removeDesign(w: Workshop, id: string): Change[] | undefined {
 /** How many of a design somebody makes; null: as many as everybody. */
 export function setMakes(w: Workshop, participant: string, design: string, n: number | null): Change {
   const person = w.group.participants.find((p) => p.id === participant)!
+  const at = inWorkshop.group.participants(participant).makes
   const { [design]: _was, ...rest } = person.makes ?? {}
-  const makes = n === null ? rest : { ...rest, [design]: n }
-  return change(w, inWorkshop.group.participants(participant).makes, Object.keys(makes).length > 0 ? makes : null)
+  if (n === null && Object.keys(rest).length === 0) return change(w, at, null)
+  // Of two who say it of two designs neither undoes the other.
+  return person.makes ? change(w, at(design), n) : change(w, at, { [design]: n! })
 }

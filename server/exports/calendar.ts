@@ -25,7 +25,8 @@ export function calendarOf(workshop: Workshop, house: House, plan: Plan): string
   calendar.timezone({ name: house.timeZone, generator: (zone) => tzlib_get_ical_block(zone)[0] ?? null })
   const say = phrases(house, plan.now)
   for (const s of plan.sessions) {
-    const stages = plan.split.loads.find((l) => l.sessionId === s.id)?.stages.map((x) => x.name) ?? []
+    const parts = plan.loads.find((l) => l.sessionId === s.id)?.parts ?? []
+    const stages = parts.flatMap((p) => [...(parts.length > 1 ? [`${oneLine(p.name)}:`] : []), ...p.load.stages.map((x) => x.name)])
     calendar.createEvent({
       id: `${workshop.id}-${s.id}@imprenta`,
       start: zoned(s.from),

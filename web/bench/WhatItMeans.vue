@@ -19,9 +19,9 @@ const props = defineProps<{
 defineEmits<{ take: [Remedy] }>()
 const change = (k: string) => props.since?.by.get(k)
 const f = computed(() => props.plan.figures)
-const loads = computed(() => props.plan.split.loads.map((l) => ({ ...l, session: props.plan.sessions.find((s) => s.id === l.sessionId)! })))
+const loads = computed(() => props.plan.loads.map((l) => ({ ...l, session: props.plan.sessions.find((s) => s.id === l.sessionId)! })))
 const hands = computed(() => {
-  const inClass = props.plan.stages.filter((s) => props.plan.split.split[s.id] !== 'home')
+  const inClass = props.plan.designs.flatMap((d) => (d.pieces > 0 ? d.stages.filter((s) => d.split.split[s.id] !== 'home') : []))
   return [...new Set(inClass.flatMap((s) => s.cautions))].map((c) => cautions[c])
 })
 const looks = computed(() => props.plan.findings)
@@ -52,16 +52,12 @@ const looks = computed(() => props.plan.findings)
           :say="say"
           name="Sheets to print"
           :change="change('sheets')"
-        /><br /><span class="small two">{{ plan.print.grid.perSheet }} on each</span>
+        /><br /><span class="small two">{{ plan.designs.length > 1 ? 'of all designs' : `${plan.print.grid.perSheet} on each` }}</span>
       </div>
     </div>
     <div v-if="f['earliest']" class="cell">
-      <span class="two small">First possible rub-off</span><br /><BecauseFigure
-        :figure="f['earliest']!"
-        :say="say"
-        name="First possible rub-off"
-        :change="change('earliest')"
-      />
+      <span class="two small">First possible rub-off{{ plan.designs.length > 1 ? `, ${plan.pieceName}` : '' }}</span
+      ><br /><BecauseFigure :figure="f['earliest']!" :say="say" name="First possible rub-off" :change="change('earliest')" />
       <p class="small two">
         Better from <BecauseFigure quiet :figure="f['recommended']!" :say="say" name="Recommended rub-off" />. Planned
         {{ say.at(plan.sessions.find((s) => s.id === plan.split.cure!.rubIn)!.from) }}:

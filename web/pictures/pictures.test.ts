@@ -25,6 +25,7 @@ describe('the contact sheet', () => {
   const sheet = (workshop = demo) =>
     mountIn(ContactSheet, {
       workshop,
+      design: workshop.designs[0]!.id,
       context: contextOf(workshop),
       surface: '#E9D7B4',
       chosen: demo.pictures![0]!.id,
@@ -181,7 +182,7 @@ describe('a roster dropped with pictures', () => {
   const file = (name: string, text = 'x') => Object.assign(new File([text], name), { text: async () => text })
   const drop = async (...files: File[]) => {
     added = [[], undefined]
-    const page = mountIn(AddPictures, { workshop: demo, seats: {} })
+    const page = mountIn(AddPictures, { workshop: demo, design: demo.designs[0]!.id, seats: {} })
     const event = Object.assign(new Event('drop', { cancelable: true }), { dataTransfer: { items: [], files } })
     page.find('.drop').element.dispatchEvent(event)
     await vi.waitFor(() => expect(page.find('[role=status]').exists() || added[0].length > 0).toBe(true))

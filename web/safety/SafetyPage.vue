@@ -21,8 +21,9 @@ const places = computed(() => {
   const own = (stage: string) => p.ownCautions.filter((c) => c.stage === stage)
   const part = (place: string, name: string) => ({
     name,
-    stages: p.stages
-      .filter((s) => p.split.split[s.id] === place)
+    stages: p.designs
+      .flatMap((d) => (d.pieces > 0 || p.designs.length === 1 ? d.stages.filter((s) => d.split.split[s.id] === place) : []))
+      .filter((s, i, all) => all.findIndex((x) => x.id === s.id && x.name === s.name) === i)
       .map((s) => ({ name: s.name, lines: [...s.cautions.map((c) => cautions[c]), ...own(s.id)] }))
       .filter((s) => s.lines.length > 0),
   })
@@ -48,7 +49,7 @@ onBeforeUnmount(() => window.removeEventListener('imprenta:print', print))
     <article class="paper">
       <header>
         <h1>Where the hands are</h1>
-        <p>{{ house.name }}<br />{{ w.title }}, {{ plan.recipe.name.toLowerCase() }}</p>
+        <p>{{ house.name }}<br />{{ w.title }}, {{ [...new Set(plan.designs.map((d) => d.recipe.name.toLowerCase()))].join(', ') }}</p>
       </header>
       <p class="first">
         <template v-if="plan.adults.matters"

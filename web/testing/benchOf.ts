@@ -1,6 +1,6 @@
 import { computed, ref } from 'vue'
 import { demoHouses, demoWorkshops } from '#core/demo'
-import { planWorkshop } from '#core/plan'
+import { planOf, planWorkshop } from '#core/plan'
 import { phrases } from '#core/phrases'
 import { applyChanges, changed, pathText, valueAt, type Change, type Guard, type Path, type Workshop } from '#core/workshop'
 import type { Bench } from '../bench/useBench'
@@ -24,13 +24,30 @@ export function benchOf(workshop: Workshop) {
     counted.push(...guards)
     w.value = applyChanges<Workshop>(w.value, changes)!
   }
-  const plan = computed(() => planWorkshop({ workshop: w.value, house, now }))
+  const looked = ref<string>()
+  const design = computed(() => w.value.designs.find((d) => d.id === looked.value) ?? w.value.designs[0]!)
+  const whole = computed(() => planWorkshop({ workshop: w.value, house, now }))
+  const plan = computed(() => planOf(whole.value, design.value.id))
+  const lookAt = (id: string) => (looked.value = id)
   const set = <V>(path: Path<V>, after: NoInfer<V>, label: string, kind = 'set', before = valueAt(w.value, pathText(path))) =>
     act(kind, label, [changed(path, before, after)])
   const effect = () => ''
   const change = () => undefined
   const cupboard: unknown[] = []
   const desk = { act: (d: unknown) => cupboard.push(d), eraseNames: (id: string) => Promise.resolve(void forgotten.push(id)) }
-  const bench = { workshop: w, house: ref(house), plan, say: ref(phrases(house, now)), act, set, effect, change, desk } as unknown as Bench
+  const bench = {
+    workshop: w,
+    house: ref(house),
+    whole,
+    plan,
+    design,
+    lookAt,
+    say: ref(phrases(house, now)),
+    act,
+    set,
+    effect,
+    change,
+    desk,
+  } as unknown as Bench
   return { w, plan, deeds, changes: made, forgotten, counted, cupboard, bench }
 }

@@ -16,7 +16,8 @@ const said = computed(() => props.say.finding(props.finding))
     <p class="small two">{{ said.body }}</p>
     <div v-if="finding.remedies.length" class="ways">
       <v-btn v-for="(r, i) in finding.remedies" :key="i" class="way" @click="$emit('take', r)"
-        >{{ say.remedy(r) }}<span v-if="effect(r) && !say.remedy(r).includes(effect(r))" class="effect">{{ effect(r) }}</span></v-btn
+        ><span v-if="r.of" class="small two of">{{ r.of }}:</span>{{ say.remedy(r)
+        }}<span v-if="effect(r) && !say.remedy(r).includes(effect(r))" class="effect">{{ effect(r) }}</span></v-btn
       >
     </div>
   </article>

@@ -52,7 +52,7 @@ const next = computed(() => {
   const house = desk.house(first.w.houseId)!
   const now = inZone(desk.now, house.timeZone)
   const until = minutesBetween(now, first.s.from)
-  const load = plan.split.loads.find((l) => l.sessionId === first.s.id)
+  const load = plan.loads.find((l) => l.sessionId === first.s.id)
   return {
     ...first,
     house,
@@ -60,7 +60,7 @@ const next = computed(() => {
     say: desk.say(house),
     until,
     load,
-    stages: load?.stages.filter((x) => x.attended).map((x) => x.name.toLowerCase()) ?? [],
+    stages: [...new Set((load?.parts ?? []).flatMap((p) => p.load.stages.filter((x) => x.attended).map((x) => x.name.toLowerCase())))],
   }
 })
 const errands = computed(() =>

@@ -18,7 +18,9 @@ export const loads: FindAll = (parts, plan) =>
       const ways = l.parts.flatMap((part) => {
         const { s, d } = parts.find((p) => p.d.design === part.design)!
         const alone = { ...part.load, neededMin: l.neededMin }
-        return [...morePlaces(s, alone), ...betterSplit(s, d), ...moreHands(s, part.load), ...fewerRounds(s)]
+        const own = [...morePlaces(s, alone), ...betterSplit(s, d), ...moreHands(s, part.load), ...fewerRounds(s)]
+        // Of several designs each offers its first two, and says whose they are.
+        return l.parts.length === 1 ? own : own.slice(0, 2).map((r) => ({ ...r, of: part.name }))
       })
       return {
         ...finding('does-not-fit', 'stop', 'sessions', { session: number, needed: l.neededMin, available: l.availableMin, over }, [

@@ -17,6 +17,7 @@ const cards = computed(() =>
     placed: p,
     session: w.value.sessions.find((s) => s.id === p.id)!,
     load: plan.value.split.loads.find((l) => l.sessionId === p.id),
+    all: plan.value.loads.find((l) => l.sessionId === p.id),
   })),
 )
 const set = (s: Session, field: 'date' | 'start' | 'end' | 'room', e: Event) => {
@@ -88,7 +89,12 @@ const moveStage = (stage: string, to: string) => props.bench.set(own.value.split
             :name="`Class ${c.placed.number}`"
             :change="bench.change(`session/${c.placed.id}`)"
           />
-          of {{ c.load.availableMin }} min <b :class="c.load.fits ? 'ok' : 'stop'">{{ c.load.fits ? 'fits' : 'does not fit' }}</b>
+          of {{ c.load.availableMin }} min <b :class="c.all?.fits ? 'ok' : 'stop'">{{ c.all?.fits ? 'fits' : 'does not fit' }}</b><span
+            v-if="plan.designs.length > 1"
+            class="two small"
+          >
+            all designs; below, {{ plan.pieceName }}</span
+          >
         </p>
         <div class="strip" aria-hidden="true">
           <i class="set" :style="{ flex: 30 }">set up</i><i class="set" :style="{ flex: c.load.showMin }">show</i

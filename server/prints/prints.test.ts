@@ -2,6 +2,9 @@ import { getDocument, OPS } from 'pdfjs-dist/legacy/build/pdf.mjs'
 import sharp from 'sharp'
 import { afterAll, beforeAll, describe, expect, it, test } from 'vitest'
 import { uuidv7 } from 'uuidv7'
+import { planOf, planWorkshop } from '#core/plan'
+import { layPrints, printsOf } from '#core/prints'
+import { addDesign, type Workshop } from '#core/workshop'
 import { seedPictures } from '../demo/pictures'
 import { command, fixed, startServer } from '../testing/start'
 import type { Job } from './jobs'
@@ -319,4 +322,35 @@ describe('the printer, simulated', () => {
     expect(after.jobs.every((j) => !j.whole)).toBe(true)
     expect((await server.pool.query('select distinct name from picture where workshop_id = $1', [id])).rows).toEqual([{ name: 'picture' }])
   })
+})
+
+it('a further design prints its own sheets, and counts its own pieces as printed', async () => {
+  const of = async () => (await server.api.get(`/api/workshops/${id}`)).body.body as Workshop
+  const before = await of()
+  const owner = before.pictures!.find((p) => p.participant !== null)!
+  await server.api
+    .post('/api/commands')
+    .send([command(id, addDesign(before, 'second')), command(id, [{ path: `pictures/${owner.id}/design`, before: null, after: 'second' }])])
+  const w = await of()
+  expect(w.designs.map((d) => d.id)).toEqual([before.designs[0]!.id, 'second'])
+  expect((await server.api.get(path('prints.pdf?design=nothing'))).status).toBe(404)
+  const house = (await server.api.get('/api/houses/tidewater')).body.body
+  const plan = planOf(planWorkshop({ workshop: w, house, now: '2026-05-15T21:00:00+02:00[Europe/Madrid]' }), 'second')
+  const { paper } = plan.print
+  const all = printsOf(plan, w, { widthMm: paper.widthMm - 2 * paper.marginMm, heightMm: paper.heightMm - 2 * paper.marginMm })
+  const laid = layPrints({ prints: all, paper, gutterMm: plan.print.gutterMm, locks: [], unit: 'mm' }, 200)
+  if ('refused' in laid) throw new Error('refused')
+  const sheets = laid.sheets
+    .filter((s) => !s.waits && s.places.some((p) => p.print.participant === owner.participant))
+    .map((s) => s.places.map((p) => p.print.id))
+  const asked = { ink: 'toner', steps: 200, sheets, actor: 'Nerys' }
+  expect((await server.api.post(path('print-jobs')).send({ ...asked, id: uuidv7() })).body.error.what).toBe(
+    'The sheets have changed since you looked.',
+  )
+  const { job } = (await server.api.post(path('print-jobs')).send({ ...asked, id: uuidv7(), design: 'second' })).body as { job: Job }
+  expect(job.printed).toBe(sheets.length)
+  expect((await readPage(await pdf(`print-jobs/${job.id}.pdf`), 1)).images.length).toBeGreaterThan(0)
+  const after = await of()
+  expect(after.pieces.filter((x) => x.design === 'second').map((x) => [x.participant, x.state])).toEqual([[owner.participant, 'printed']])
+  expect(after.pieces.filter((x) => !x.design)).toEqual(w.pieces.filter((x) => !x.design))
 })

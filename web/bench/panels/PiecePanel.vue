@@ -191,7 +191,7 @@ const call = (e: Event) => {
     </div>
     <div class="well">
       <div class="scale">
-        <h3>To scale</h3>
+        <h3 aria-level="2">To scale</h3>
         <div class="things">
           <figure>
             <svg :width="handMm * 0.62 * perMm" :height="handMm * perMm" viewBox="0 0 62 100" aria-hidden="true">
@@ -226,7 +226,7 @@ const call = (e: Event) => {
         </div>
       </div>
       <div class="sheetside">
-        <h3>{{ plan.print.grid.perSheet }} on a sheet</h3>
+        <h3 aria-level="2">{{ plan.print.grid.perSheet }} on a sheet</h3>
         <SheetDrawing
           :grid="plan.print.grid"
           :paper="plan.print.paper"

@@ -1,6 +1,7 @@
 import * as v from 'valibot'
 import { figureKey, figuresWith, ownFigureShape, type Figures } from '#core/figures'
 import { inks, makeRecipe, ownRecipeShape, recipes as practice, withFigures, type Ink, type Recipe } from '#core/recipe'
+import { languages } from '#core/language'
 import { currencies, type LengthUnit } from '#core/units'
 import { isClock, isDate, isTimeZone, weekdays } from '#core/time'
 
@@ -22,6 +23,8 @@ export const houseShape = v.object({
   currency: v.picklist(currencies),
   timeZone: v.pipe(v.string(), v.check(isTimeZone, 'a time zone nobody knows | Write it like Europe/Madrid.')),
   weekStart: v.picklist(['mon', 'sun']),
+  /** What this house speaks; left out, English. A device may have its own, and so may each sheet of paper. */
+  language: v.optional(v.picklist(languages, `not a language | Say one of ${languages.join(', ')}.`)),
   hours: v.object(
     Object.fromEntries(weekdays.map((d) => [d, v.nullable(span)])) as Record<
       (typeof weekdays)[number],

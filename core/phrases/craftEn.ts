@@ -1,8 +1,7 @@
 import { pictureLines } from './picturesEn'
-import type { Said, Values, Voice } from './phrases'
+import type { Said, Line } from '#core/language'
 
 /** What is said of pictures, prints, what is allowed, and stages that go in turns. */
-type Line<T> = (v: Values, say: Voice) => T
 const said = (title: string, body = ''): Said => ({ title, body })
 const lower = (x: string | number | undefined) => String(x).toLowerCase()
 const whites: Record<string, string> = { clear: 'clear', surface: 'the surface’s colour', white: 'white' }

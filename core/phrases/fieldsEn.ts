@@ -1,3 +1,4 @@
+import { t } from '#core/language'
 import { below, inWorkshop, pathText, type Json, type Workshop } from '#core/workshop'
 
 const names: Record<string, string> = {
@@ -53,31 +54,32 @@ const parts: Record<string, string> = {
 
 /** A field by its path, as people say it. `doc` is the workshop that it stands in, for seats and classes. */
 export function sayField(path: string, doc?: Pick<Workshop, 'group' | 'sessions'>): string {
-  if (names[path]) return names[path]
+  if (names[path]) return t(names[path])
   const [list, a, b] = path.split('/')
   const [id, field] = below(path, inWorkshop.group.participants) ?? []
   if (id !== undefined) {
     const person = doc?.group.participants.find((p) => p.id === id)
-    const who = person ? `seat ${person.seat}` : 'a seat that is gone'
+    const who = person ? t('seat {0}', person.seat) : t('a seat that is gone')
     const part = parts[field ?? '']
-    return part ? `${part} at ${who}` : who
+    return part ? t('{0} at {1}', t(part), who) : who
   }
   if (list === 'sessions') {
     const at = doc?.sessions.findIndex((s) => s.id === a) ?? -1
-    const which = at < 0 ? 'a class that is gone' : `class ${at + 1}`
-    return parts[b ?? ''] ? `${parts[b!]} of ${which}` : which
+    const which = at < 0 ? t('a class that is gone') : t('class {0}', at + 1)
+    return parts[b ?? ''] ? t('{0} of {1}', t(parts[b!]!), which) : which
   }
-  if (list === 'pieces') return 'a piece'
-  if (list === 'designs') return parts[b ?? ''] ?? 'the piece'
-  return lists[list!] ?? list!.replace(/[A-Z]/g, (c) => ` ${c.toLowerCase()}`)
+  if (list === 'pieces') return t('a piece')
+  if (list === 'designs') return t(parts[b ?? ''] ?? 'the piece')
+  return t(lists[list!] ?? list!.replace(/[A-Z]/g, (c) => ` ${c.toLowerCase()}`))
 }
 
 /** A value as people say it: a text whole, a length as typed; what has no short form is "changed". */
 export function sayValue(value: Json): string {
-  if (value === null || value === '') return 'nothing'
-  if (typeof value === 'boolean') return value ? 'yes' : 'no'
+  if (value === null || value === '') return t('nothing')
+  if (typeof value === 'boolean') return t(value ? 'yes' : 'no')
   if (typeof value !== 'object') return String(value)
-  if (Array.isArray(value)) return value.length === 0 ? 'nothing' : value.every((x) => typeof x === 'string') ? value.join(', ') : 'changed'
+  if (Array.isArray(value))
+    return value.length === 0 ? t('nothing') : value.every((x) => typeof x === 'string') ? value.join(', ') : t('changed')
   const { text, name } = value as { text?: Json; name?: Json }
-  return typeof text === 'string' ? text : typeof name === 'string' ? name : 'changed'
+  return typeof text === 'string' ? text : typeof name === 'string' ? name : t('changed')
 }

@@ -1,4 +1,5 @@
 import { materialOf } from '#core/kit'
+import { t } from '#core/language'
 import { pieceKinds, recipes as practice, type Recipe } from '#core/recipe'
 
 const general: Record<string, string> = {
@@ -34,22 +35,22 @@ const general: Record<string, string> = {
 /** What a figure is called, by its key: "Medium transfer, Coat: minutes". `recipes` are those of the house. */
 export function figureName(key: string, recipes: readonly Recipe[] = practice): string {
   const known = general[key]
-  if (known) return known
+  if (known) return t(known)
   const [kind, id, ...rest] = key.split('.')
   if (kind === 'price') return packName(id!, rest.join('.'))
   const recipe = recipes.findLast((r) => r.id === id)
-  return recipe ? `${recipe.name}, ${within(recipe, rest)}` : key
+  return recipe ? `${t(recipe.name)}, ${within(recipe, rest)}` : key
 }
 
 function packName(id: string, size: string): string {
   const kind = id.startsWith('blank-') ? pieceKinds.find((k) => k.id === id.slice('blank-'.length)) : undefined
   const material = materialOf(kind ? 'blank' : id)
   const pack = material.packs.find((p) => String(p.size) === size)
-  const what = kind ? `Blank ${kind.plural}` : material.name
+  const what = kind ? t('Blank {0}', t(kind.plural)) : t(material.name)
   const unit = material.unit === 'ml' ? ' ml' : ''
   const length = material.unit === 'mm' || material.unit === 'strips'
   const holds = length ? `${Number(size) / 1000} m` : `${size}${unit}`
-  return `${what}, ${pack?.noun ?? 'pack'} of ${holds}`
+  return t('{0}, {1} of {2}', what, t(pack?.noun ?? 'pack'), holds)
 }
 
 function within(recipe: Recipe, [list, id, ...rest]: string[]): string {
@@ -58,26 +59,26 @@ function within(recipe: Recipe, [list, id, ...rest]: string[]): string {
     const stage = recipe.stages.find((s) => s.id === id)
     const alike = recipe.stages.filter((s) => s.name === stage?.name)
     const which = alike.length > 1 ? ` (${alike.indexOf(stage!) + 1})` : ''
-    return `${stage?.name ?? id}${which}: ${ofStage[part] ?? part}`
+    return `${t(stage?.name ?? id!)}${which}: ${t(ofStage[part] ?? part)}`
   }
   if (list === 'materials') {
-    const thing = id === 'blank' ? 'blanks' : materialOf(id!).name.toLowerCase()
-    if (rest[0] !== 'films') return `${thing}: ${ofMaterial[part] ?? part}`
+    const thing = id === 'blank' ? t('blanks') : t(materialOf(id!).name).toLowerCase()
+    if (rest[0] !== 'films') return `${thing}: ${t(ofMaterial[part] ?? part)}`
     const stage = recipe.stages.find((s) => s.id === rest[1]) ?? recipe.stages.find((s) => rest[1]!.endsWith(s.id))
-    return `${thing}: coats at ${stage?.name.toLowerCase() ?? rest[1]}`
+    return t('{0}: coats at {1}', thing, stage ? t(stage.name).toLowerCase() : rest[1])
   }
-  if (list === 'cure') return id === 'minimum' ? 'never rubbed before' : 'better rubbed after'
-  if (list === 'show') return 'showing how'
-  if (list === 'rounds') return `rounds: ${id}`
+  if (list === 'cure') return t(id === 'minimum' ? 'never rubbed before' : 'better rubbed after')
+  if (list === 'show') return t('showing how')
+  if (list === 'rounds') return t('rounds: {0}', id)
   if (list === 'schools') {
     const school = recipe.schools.find((s) => s.id === id)
     const option = school?.options.find((o) => o.id === rest[1])
     const [what = '', ...at] = (rest[3] ?? '').split('-')
     const added = rest[3]?.startsWith('add-material-') ? rest[3].slice('add-material-'.length) : undefined
-    if (added) return `${school?.question ?? id}, ${option?.name ?? rest[1]}: ${materialOf(added).name.toLowerCase()}`
+    if (added) return `${t(school?.question ?? id!)}, ${t(option?.name ?? rest[1]!)}: ${t(materialOf(added).name).toLowerCase()}`
     const stage = recipe.stages.find((s) => s.id === at.join('-') || (rest[3] ?? '').endsWith(`-${s.id}`))
-    const asked = stage ? `${stage.name.toLowerCase()}, ${what === 'lag' ? (ofStage[`then.${rest.at(-1)}`] ?? what) : what}` : what
-    return `${school?.question ?? id}, ${option?.name ?? rest[1]}: ${asked}`
+    const asked = stage ? `${t(stage.name).toLowerCase()}, ${t(what === 'lag' ? (ofStage[`then.${rest.at(-1)}`] ?? what) : what)}` : what
+    return `${t(school?.question ?? id!)}, ${t(option?.name ?? rest[1]!)}: ${asked}`
   }
   return [list, id, part].filter(Boolean).join(' ')
 }

@@ -1,9 +1,8 @@
 import { craftFindings, craftRemedies } from './craftEn'
 import { ageName, sayList, stateWord } from './words'
 import type { AgeBand, PieceState } from '#core/recipe'
-import type { Said, Values, Voice } from './phrases'
+import type { Said, Line } from '#core/language'
 
-type Line<T> = (v: Values, say: Voice) => T
 const said = (title: string, body = ''): Said => ({ title, body })
 const s = (n: string | number | undefined, one: string, many = `${one}s`) => `${n} ${Number(n) === 1 ? one : many}`
 const shares: Record<string, string> = {

@@ -4,41 +4,41 @@ import type { Because, Input } from '#core/reasons'
 import type { Errand } from '#core/errands'
 import { inZone, sayDayClock, type Zoned } from '#core/time'
 import { showLength, showMoney, showVolume } from '#core/units'
+import { catalogue, decimals, speaking, t, type Lines, type Said, type Values, type Voice } from '#core/language'
 import { becauseRules, inputNames } from './becauseEn'
 import { conditionLines } from './craftEn'
 import { decisionLines, errandLines, findingLines, remedyLines } from './findingsEn'
 
-/** Title and body of something said. */
-export interface Said {
-  title: string
-  body: string
-}
-
-export type Values = Record<string, string | number>
-
-/** How a house wants things said: its units, clock and money, near a moment. */
-export interface Voice {
-  at: (instant: string | number) => string
-  length: (mm: number | string) => string
-  volume: (ml: number) => string
-  money: (minor: number) => string
-  minutes: (min: number | string) => string
-}
-
 export type Phrases = ReturnType<typeof phrases>
 
-/** The phrase catalogue in English, for one house. Core answers in codes and values; this renders them.
+/** What is said by code, in English. */
+export const englishLines = {
+  findings: findingLines,
+  remedies: remedyLines,
+  conditions: conditionLines,
+  decisions: decisionLines,
+  errands: errandLines,
+} satisfies Lines
+
+/** Lines of the language that is spoken, and values in it: names of steps and things are values. */
+const lines = (): Lines => catalogue()?.lines ?? englishLines
+/** Values that are codes, which a line says in its own way. */
+const codes = new Set(['state', 'ages', 'hazard', 'whites', 'wished', 'share', 'ink', 'sure'])
+const inWords = (values: Values): Values =>
+  catalogue() ? Object.fromEntries(Object.entries(values).map(([k, x]) => [k, typeof x === 'string' && !codes.has(k) ? t(x) : x])) : values
+
+/** The phrase catalogue for one house, in the language that is spoken. Core answers in codes and values; this renders them.
  *  A code that the catalogue does not know is a bug and says so. */
 export function phrases(house: House, now: Zoned) {
   const voice = voiceOf(house, now)
   return {
     ...voice,
-    finding: (f: Pick<Finding, 'code' | 'values'>): Said => lookUp(findingLines, f.code)(f.values, voice),
-    remedy: (r: Pick<Remedy, 'code' | 'values'>): string => lookUp(remedyLines, r.code)(r.values, voice),
+    finding: (f: Pick<Finding, 'code' | 'values'>): Said => lookUp(lines().findings, f.code)(inWords(f.values), voice),
+    remedy: (r: Pick<Remedy, 'code' | 'values'>): string => lookUp(lines().remedies, r.code)(inWords(r.values), voice),
     condition: (r: Pick<Remedy, 'code' | 'values'>): string => sayCondition(r, voice),
     decision: (d: Pick<Decision, 'code' | 'values'>): string => sayDecision(d, voice),
-    errand: (e: Pick<Errand, 'code' | 'values'>): Said => lookUp(errandLines, e.code)(e.values, voice),
-    rule: (b: Because): string => lookUp(becauseRules, b.rule),
+    errand: (e: Pick<Errand, 'code' | 'values'>): Said => lookUp(lines().errands, e.code)(inWords(e.values), voice),
+    rule: (b: Because): string => t(lookUp(becauseRules, b.rule)),
     input: (i: Input): { name: string; value: string } => ({ name: inputName(i), value: inputValue(i, voice) }),
     amount: (value: number | string, unit: string, noun?: string): string => amount(value, unit, voice, house, noun),
     difference: (d: Difference): string => sayDifference(d, voice, house),
@@ -46,27 +46,29 @@ export function phrases(house: House, now: Zoned) {
 }
 
 function sayCondition(r: Pick<Remedy, 'code' | 'values'>, voice: Voice): string {
-  const line = conditionLines[r.code]
-  if (line) return line(r.values, voice)
-  const deed = lookUp(remedyLines, r.code)(r.values, voice)
-  return `you ${deed[0]!.toLowerCase()}${deed.slice(1)}`
+  const line = lines().conditions[r.code]
+  if (line) return line(inWords(r.values), voice)
+  const deed = lookUp(lines().remedies, r.code)(inWords(r.values), voice)
+  return t('you {0}', `${deed[0]!.toLowerCase()}${deed.slice(1)}`)
 }
 
 /** A link of the chain; with several designs it is the first one's, and says how many more there are. */
 function sayDecision(d: Pick<Decision, 'code' | 'values'>, voice: Voice): string {
-  const line = lookUp(decisionLines, d.code)(d.values, voice)
+  const line = lookUp(lines().decisions, d.code)(inWords(d.values), voice)
   const more = Number(d.values['more'] ?? 0)
-  return more > 0 && perDesign.has(d.code) ? `${line}, and ${more} more` : line
+  return more > 0 && perDesign.has(d.code) ? t('{0}, and {1} more', line, more) : line
 }
 const perDesign = new Set(['decision-piece', 'decision-method'])
 
 function voiceOf(house: House, now: Zoned): Voice {
+  // Where people measure in metres they write a comma, where they measure in inches a point.
+  const comma = speaking() === 'es' && house.units === 'metric'
   return {
     // Whatever zone an instant was written in, people read it by the clock of their house.
     at: (instant) => sayDayClock(inZone(String(instant), house.timeZone), clockOf(house), now),
-    length: (mm) => showLength(Number(mm), sizeUnit(house)),
-    volume: (ml) => showVolume(ml, house.units),
-    money: (minor) => showMoney(minor, house.currency),
+    length: (mm) => decimals(showLength(Number(mm), sizeUnit(house)), comma),
+    volume: (ml) => t(decimals(showVolume(ml, house.units), comma)),
+    money: (minor) => decimals(showMoney(minor, house.currency), comma),
     minutes: (min) => sayMinutes(Number(min)),
   }
 }
@@ -76,7 +78,9 @@ export function sayMinutes(min: number): string {
   const m = Math.round(Math.abs(min))
   if (m < 90) return `${m} min`
   if (m >= 72 * 60)
-    return [`${Math.floor(m / 1440)} days`, Math.floor((m % 1440) / 60) ? `${Math.floor((m % 1440) / 60)} h` : ''].filter(Boolean).join(' ')
+    return [t('{0} days', Math.floor(m / 1440)), Math.floor((m % 1440) / 60) ? `${Math.floor((m % 1440) / 60)} h` : '']
+      .filter(Boolean)
+      .join(' ')
   return [`${Math.floor(m / 60)} h`, m % 60 ? `${m % 60} min` : ''].filter(Boolean).join(' ')
 }
 
@@ -88,20 +92,21 @@ function lookUp<T>(table: Record<string, T>, code: string): T {
 
 function inputName(i: Input): string {
   const [kind, rest] = i.name.split(':')
-  if (rest === undefined) return lookUp(inputNames, i.name)
+  if (rest === undefined) return t(lookUp(inputNames, i.name))
+  const what = t(rest)
   return kind === 'wait'
-    ? `then ${rest.toLowerCase()} waits`
+    ? t('then {0} waits', what.toLowerCase())
     : kind === 'turns'
-      ? `${rest}, in turns`
+      ? t('{0}, in turns', what)
       : kind === 'queue'
-        ? `${rest}: the others wait for a place`
-        : rest
+        ? t('{0}: the others wait for a place', what)
+        : what
 }
 
 function inputValue(i: Input, voice: Voice): string {
   if (i.name === 'laid') return voice.at(i.value)
   if (i.name === 'area') return `${Number((Number(i.value) / 100).toFixed(1))} cm²`
-  if (typeof i.value === 'string') return i.value
+  if (typeof i.value === 'string') return t(i.value)
   switch (i.unit) {
     case 'min':
       return voice.minutes(i.value)
@@ -116,7 +121,7 @@ function inputValue(i: Input, voice: Voice): string {
     case 'minor':
       return voice.money(i.value)
     case 'days':
-      return `${i.value} days`
+      return t('{0} days', i.value)
     default:
       return String(Number(i.value.toFixed(2)))
   }
@@ -129,7 +134,7 @@ function amount(value: number | string, unit: string, voice: Voice, house: House
   if (unit === 'mm') return sayRoll(n, house)
   if (unit === 'min') return voice.minutes(n)
   if (unit === 'minor') return voice.money(n)
-  if (unit === 'packs') return `${n} ${n === 1 ? noun : `${noun}s`}`
+  if (unit === 'packs') return `${n} ${t(n === 1 ? noun! : `${noun}s`)}`
   return String(Number(n.toFixed(2)))
 }
 
@@ -141,8 +146,8 @@ function sayRoll(mm: number, house: House): string {
 
 function sayDifference(d: Difference, voice: Voice, house: House): string {
   if (d.unit === 'instant')
-    return d.after === null ? 'gone' : d.by === null ? voice.at(d.after) : `${voice.minutes(d.by)} ${d.by > 0 ? 'later' : 'earlier'}`
-  if (d.by === null) return d.after === null ? 'gone' : 'new'
+    return d.after === null ? t('gone') : d.by === null ? voice.at(d.after) : t(d.by > 0 ? '{0} later' : '{0} earlier', voice.minutes(d.by))
+  if (d.by === null) return t(d.after === null ? 'gone' : 'new')
   const sign = d.by > 0 ? '+' : '−'
   const size = amount(Math.abs(d.by), d.unit, voice, house, d.noun ?? (d.unit === 'packs' ? 'pack' : undefined))
   return `${sign}${size}`
@@ -153,7 +158,7 @@ export function sayPlan(plan: Plan, house: House): { findings: (Said & { remedie
   const say = phrases(house, plan.now)
   return {
     findings: plan.findings.map((f) => ({ ...say.finding(f), remedies: f.remedies.map(say.remedy) })),
-    errands: plan.errands.map((e) => `${say.errand(e).title} by ${say.at(e.by)}`),
+    errands: plan.errands.map((e) => t('{0} by {1}', say.errand(e).title, say.at(e.by))),
     decisions: plan.decisions.map(say.decision),
   }
 }

@@ -1,7 +1,7 @@
 import type { PictureCode, PictureFinding } from '#core/pictures'
-import type { Said, Values, Voice } from './phrases'
+import { t } from '#core/language'
+import type { Said, Values, Line } from '#core/language'
 
-type Line<T> = (v: Values, say: Voice) => T
 const said = (title: string, body = ''): Said => ({ title, body })
 const many = (v: Values, one: string, more: string) => (Number(v['count'] ?? 1) === 1 ? one : more)
 
@@ -53,15 +53,15 @@ const pixels = (v: Values) =>
 /** A finding in two words, under a picture. */
 export const pictureWord = ({ code, values }: Pick<PictureFinding, 'code' | 'values'>): string =>
   ({
-    'reads-backwards': 'backwards',
-    'lettering-perhaps': 'lettering?',
+    'reads-backwards': t('backwards'),
+    'lettering-perhaps': t('lettering?'),
     poor: `${values['real']} dpi`,
     soft: `${values['real']} dpi`,
-    'whites-go': 'whites go',
-    'face-seam': 'seam on it',
-    'cut-away': `${values['share']} % cut`,
-    'mark-cut': 'cut off',
-    'detail-lost': 'too fine',
-    'not-permitted': 'may it?',
-    mirrored: 'mirrored',
+    'whites-go': t('whites go'),
+    'face-seam': t('seam on it'),
+    'cut-away': t('{0} % cut', values['share']),
+    'mark-cut': t('cut off'),
+    'detail-lost': t('too fine'),
+    'not-permitted': t('may it?'),
+    mirrored: t('mirrored'),
   })[code]

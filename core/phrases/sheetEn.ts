@@ -1,4 +1,5 @@
 import { clockOf, type House } from '#core/house'
+import { catalogue, t } from '#core/language'
 import { planOf, stopsOf, type Plan } from '#core/plan'
 import type { Mark } from '#core/reasons'
 import { blankMaterial, pieceKind, type PieceState } from '#core/recipe'
@@ -32,32 +33,40 @@ export interface SheetText {
   cautions: string[]
   care: string
   ask: string
+  /** What stands over the blocks, and what the mark means. */
+  titles: { bag: string; whatIf: string; care: string; mark: string }
 }
 
 /** "B3": the seat of a sheet's person. */
 export const seatOf = (plan: Plan, sheet: Pick<TakeHomeSheet, 'participant' | 'seat'>): string =>
   plan.seats[sheet.participant] ?? `${sheet.seat}`
 
+const legend: Record<Mark, string> = { P: 'P practitioners agree', E: 'E our estimate', Y: 'Y measured here' }
+
 /** What a sheet says, for this house and in so many words. Pure; instants are said in the house's zone. */
 export function sheetText(sheet: TakeHomeSheet, whole: Plan, workshop: Workshop, house: House, wording: Wording): SheetText {
   const plan = planOf(whole, sheet.design)
   const last = plan.sessions.at(-1)
+  const head = doubt(sheet, plan, house) ?? headline(sheet, workshop, plan, house)
   return {
-    who: sheet.name?.trim() || `Seat ${seatOf(plan, sheet)}`,
-    what: [plan.pieceName, pieceMaterial(workshop, sheet.design), sheet.number > 1 && `piece ${sheet.number}`].filter(Boolean).join(', '),
+    who: sheet.name?.trim() || t('Seat {0}', seatOf(plan, sheet)),
+    what: [t(plan.pieceName), t(pieceMaterial(workshop, sheet.design)), sheet.number > 1 && t('piece {0}', sheet.number)]
+      .filter(Boolean)
+      .join(', '),
     house: house.name,
     workshop: workshop.title,
     date: last ? sayDay(last.from) : '',
-    ...(doubt(sheet, plan, house) ?? headline(sheet, workshop, plan, house)),
+    ...head,
     chain: sheet.chain.map((state, i) => ({ state, word: stateWord(state, plan.recipe.words, plan.rounds), done: i < sheet.done })),
     ...(sheet.group === 'finished' && sheet.steps.length === 0
-      ? { stepsTitle: 'How it was made, to do it again', steps: howMade(plan, house) }
-      : { stepsTitle: '', steps: sheet.steps.map((s) => ({ title: s.title, text: wording === 'few' ? s.few : s.more })) }),
-    bag: sheet.bag,
-    faults: sheet.faults.map((f) => ({ seen: f.seen, now: f.now })),
-    cautions: sheet.cautions,
-    care: sheet.care.join(' '),
-    ask: house.contact ? `Stuck? Ask ${house.contact}.` : `Stuck? Ask at ${house.name}.`,
+      ? { stepsTitle: t('How it was made, to do it again'), steps: howMade(plan, house) }
+      : { stepsTitle: '', steps: sheet.steps.map((s) => ({ title: t(s.title), text: t(wording === 'few' ? s.few : s.more) })) }),
+    bag: sheet.bag.map((b) => t(b)),
+    faults: sheet.faults.map((f) => ({ seen: t(f.seen), now: t(f.now) })),
+    cautions: sheet.cautions.map((c) => t(c)),
+    care: sheet.care.map((c) => t(c)).join(' '),
+    ask: house.contact ? t('Stuck? Ask {0}.', house.contact) : t('Stuck? Ask at {0}.', house.name),
+    titles: { bag: t('In the bag'), whatIf: t('What if'), care: t('Take care'), mark: head.mark ? t(legend[head.mark]) : '' },
   }
 }
 
@@ -66,27 +75,33 @@ function howMade(plan: Plan, house: House): SheetText['steps'] {
   const say = phrases(house, plan.now)
   const takes = plan.kit
     .filter((l) => !l.durable && l.each && l.unit !== 'count' && l.material !== 'baking-paper')
-    .map((l) => `${l.name.toLowerCase()} ${say.amount(l.each!, l.unit)}`)
+    .map((l) => `${t(l.name).toLowerCase()} ${say.amount(l.each!, l.unit)}`)
   const print =
     plan.print.prints === 0
       ? []
-      : [`a ${plan.ink === 'any' ? '' : `${plan.ink} `}print, ${plan.print.mirrored ? 'mirrored' : 'not mirrored'}, on ${plan.print.stock}`]
+      : [
+          t(
+            plan.print.mirrored ? 'a {0}, mirrored, on {1}' : 'a {0}, not mirrored, on {1}',
+            t(plan.ink === 'any' ? 'print' : `${plan.ink} print`),
+            t(plan.print.stock),
+          ),
+        ]
   const first = [...print, ...takes].join('; ')
   return [
-    { title: 'For one', text: `${first[0]?.toUpperCase() ?? ''}${first.slice(1)}.` },
+    { title: t('For one'), text: `${first[0]?.toUpperCase() ?? ''}${first.slice(1)}.` },
     ...plan.stages
       .filter((s) => s.id !== 'print')
       .map((s) => {
         const wait = s.then?.cures
-          ? ` Then ${sayMinutes(plan.figures['cure-better']?.value as number)}, never under ${sayMinutes(plan.figures['cure-least']?.value as number)}.`
+          ? ` ${t('Then {0}, never under {1}.', sayMinutes(plan.figures['cure-better']?.value as number), sayMinutes(plan.figures['cure-least']?.value as number))}`
           : s.then && s.then.least.value > 0
-            ? ` Then ${sayMinutes(s.then.least.value)} at least.`
+            ? ` ${t('Then {0} at least.', sayMinutes(s.then.least.value))}`
             : s.then?.most && s.then.most.value <= 10
-              ? ` Go on within ${sayMinutes(s.then.most.value)}.`
+              ? ` ${t('Go on within {0}.', sayMinutes(s.then.most.value))}`
               : ''
         return {
-          title: s.attended ? s.name : `${s.name}, ${sayMinutes(s.minutes.value)}`,
-          text: `${s.pass}${plan.figures['cure-least'] || !s.then?.cures ? wait : ''}`,
+          title: s.attended ? t(s.name) : `${t(s.name)}, ${sayMinutes(s.minutes.value)}`,
+          text: `${t(s.pass)}${plan.figures['cure-least'] || !s.then?.cures ? wait : ''}`,
         }
       }),
   ]
@@ -106,10 +121,10 @@ function doubt(sheet: TakeHomeSheet, plan: Plan, house: House): ReturnType<typeo
   if (stops.length === 0 || sheet.known || (sheet.ready && stops.every((f) => f.code === 'too-soon'))) return undefined
   const why = phrases(house, plan.now).finding(stops[0]!).title
   return {
-    headline: 'Not to hand out yet',
-    when: 'This plan does not hold',
+    headline: t('Not to hand out yet'),
+    when: t('This plan does not hold'),
     never: '',
-    why: `${why}. Once that is settled, print it again.`,
+    why: t('{0}. Once that is settled, print it again.', why),
     mark: null,
   }
 }
@@ -130,10 +145,15 @@ function headline(
   const { ready } = sheet
   if (ready) {
     return {
-      headline: 'Ready to rub',
-      when: `${sayDay(ready.tellAt)}, after ${sayHour(ready.tellAt, clock)}`,
-      never: `Never before ${sayDay(ready.neverBefore)}, ${sayClock(ready.neverBefore, clock)}.`,
-      why: `Glued ${sayDay(ready.laidAt)} at ${sayClock(ready.laidAt, clock)}. It wants ${sayMinutes(ready.recommendedMin)} flat, face up, with nothing on top.`,
+      headline: t('Ready to rub'),
+      when: t('{0}, after {1}', sayDay(ready.tellAt), sayHour(ready.tellAt, clock)),
+      never: t('Never before {0}, {1}.', sayDay(ready.neverBefore), sayClock(ready.neverBefore, clock)),
+      why: t(
+        'Glued {0} at {1}. It wants {2} flat, face up, with nothing on top.',
+        sayDay(ready.laidAt),
+        sayClock(ready.laidAt, clock),
+        sayMinutes(ready.recommendedMin),
+      ),
       mark: ready.mark,
     }
   }
@@ -144,33 +164,42 @@ function headline(
     case 'finished':
       return {
         ...nothing,
-        headline: 'What it is now',
-        when: isSoft(plan) ? `${stateWord(sheet.state, plan.recipe.words)}, still soft` : stateWord(sheet.state, plan.recipe.words),
-        why: isSoft(plan) ? 'Keep it open and flat until it no longer feels cool; then it is done.' : 'Nothing is left to do.',
+        headline: t('What it is now'),
+        when: isSoft(plan) ? t('{0}, still soft', stateWord(sheet.state, plan.recipe.words)) : stateWord(sheet.state, plan.recipe.words),
+        why: t(isSoft(plan) ? 'Keep it open and flat until it no longer feels cool; then it is done.' : 'Nothing is left to do.'),
       }
     case 'seal-at-home':
       return {
         ...nothing,
-        headline: 'Left to do',
-        when: 'Seal it once it is dry',
-        why: 'Rubbed clean. Dry it through first, or the coat clouds.',
+        headline: t('Left to do'),
+        when: t('Seal it once it is dry'),
+        why: t('Rubbed clean. Dry it through first, or the coat clouds.'),
       }
     default:
-      return { ...nothing, headline: 'Left to do', when: sheet.steps[0]?.title ?? '', why: 'It goes on from here; no need to wait.' }
+      return {
+        ...nothing,
+        headline: t('Left to do'),
+        when: t(sheet.steps[0]?.title ?? ''),
+        why: t('It goes on from here; no need to wait.'),
+      }
   }
 }
 
 /** Nothing is laid yet: when and where it is, or whom to ask. */
 function notLaid(next: Plan['sessions'][number] | undefined, plan: Plan, house: House): Pick<SheetText, 'headline' | 'when' | 'why'> {
-  const ask = house.contact ? `Ask ${house.contact}` : `Ask at ${house.name}`
-  if (plan.sessions.length === 0) return { headline: 'Not begun yet', when: 'No date is set', why: `${ask} when it is.` }
+  const ask = house.contact ? t('Ask {0}', house.contact) : t('Ask at {0}', house.name)
+  if (plan.sessions.length === 0) return { headline: t('Not begun yet'), when: t('No date is set'), why: t('{0} when it is.', ask) }
   if (!next)
-    return { headline: 'Not begun yet', when: 'A piece waits for you', why: `The classes are over and yours has still to be laid. ${ask}.` }
+    return {
+      headline: t('Not begun yet'),
+      when: t('A piece waits for you'),
+      why: t('The classes are over and yours has still to be laid. {0}.', ask),
+    }
   const clock = clockOf(house)
   return {
-    headline: 'Not begun yet',
+    headline: t('Not begun yet'),
     when: `${sayDay(next.from)}, ${sayClock(next.from, clock)}`,
-    why: `Yours is laid then, in ${next.room}, class ${next.number} of ${plan.sessions.length}. A piece waits for you.`,
+    why: t('Yours is laid then, in {0}, class {1} of {2}. A piece waits for you.', next.room, next.number, plan.sessions.length),
   }
 }
 
@@ -182,7 +211,43 @@ function sayHour(at: Zoned, clock: 12 | 24): string {
   if (clock === 24) return sayClock(at, 24)
   const { hour, minute } = readInstant(at)
   if (minute !== 0) return sayClock(at, 12)
-  if (hour === 0) return 'midnight'
-  if (hour === 12) return 'noon'
-  return `${hour % 12} ${hour < 12 ? 'in the morning' : hour < 18 ? 'in the afternoon' : 'in the evening'}`
+  if (hour === 0) return t('midnight')
+  if (hour === 12) return t('noon')
+  const n = hour % 12
+  if (hour < 12) return t(n === 1 ? '1 in the morning' : '{0} in the morning', n)
+  // The evening begins at six in English, and where a language says so.
+  if (hour < (catalogue() ? 20 : 18)) return t(n === 1 ? '1 in the afternoon' : '{0} in the afternoon', n)
+  return t('{0} in the evening', n)
+}
+
+/** A sheet in two languages: each thing in the one, then in the other; what is the same in both stands once. */
+export function inBoth(a: SheetText, b: SheetText): SheetText {
+  const join = (x: string, y: string, long: string) => (x === y || !y ? x : `${x}${x.length + y.length < 44 ? ' · ' : long}${y}`)
+  const both = (x: string, y: string) => join(x, y, '\n')
+  const item = (x: string, y: string) => join(x, y, ' / ')
+  const each = (x: readonly string[], y: readonly string[]) => x.map((s, i) => item(s, y[i] ?? ''))
+  return {
+    ...a,
+    who: both(a.who, b.who),
+    what: item(a.what, b.what),
+    date: both(a.date, b.date),
+    headline: both(a.headline, b.headline),
+    when: both(a.when, b.when),
+    never: both(a.never, b.never),
+    why: both(a.why, b.why),
+    chain: a.chain.map((c, i) => ({ ...c, word: both(c.word, b.chain[i]!.word) })),
+    steps: a.steps.map((s, i) => ({ title: both(s.title, b.steps[i]!.title), text: `${s.text}\n${b.steps[i]!.text}` })),
+    stepsTitle: both(a.stepsTitle, b.stepsTitle),
+    bag: each(a.bag, b.bag),
+    faults: a.faults.map((f, i) => ({ seen: item(f.seen, b.faults[i]!.seen), now: item(f.now, b.faults[i]!.now) })),
+    cautions: each(a.cautions, b.cautions),
+    care: both(a.care, b.care),
+    ask: both(a.ask, b.ask),
+    titles: {
+      bag: both(a.titles.bag, b.titles.bag),
+      whatIf: both(a.titles.whatIf, b.titles.whatIf),
+      care: both(a.titles.care, b.titles.care),
+      mark: both(a.titles.mark, b.titles.mark),
+    },
+  }
 }

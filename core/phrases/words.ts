@@ -1,3 +1,4 @@
+import { t } from '#core/language'
 import type { AgeBand, PieceState, Recipe } from '#core/recipe'
 import type { HomeGroup } from '#core/takehome'
 
@@ -13,7 +14,7 @@ const states: Record<PieceState, string> = {
 
 /** A state in the ramp's words, or the recipe's own. A third round keeps Rub 2's token; its word becomes Rub 3. */
 export const stateWord = (state: PieceState, words: Recipe['words'] = {}, rounds = 2): string =>
-  words[state] ?? (state === 'rub-2' && rounds > 2 ? 'Rub 3' : states[state])
+  t(words[state] ?? (state === 'rub-2' && rounds > 2 ? 'Rub 3' : states[state]))
 
 const groups: Record<HomeGroup, string> = {
   'not-laid': 'No piece yet',
@@ -23,11 +24,11 @@ const groups: Record<HomeGroup, string> = {
   'finish-at-home': 'Finish it at home',
   finished: 'Finished, care only',
 }
-export const homeGroupName = (group: HomeGroup): string => groups[group]
+export const homeGroupName = (group: HomeGroup): string => t(groups[group])
 
 const ages: Record<AgeBand, string> = { 'under-8': 'under 8', '8-12': '8 to 12', '13-17': '13 to 17', adult: 'adult' }
-export const ageName = (age: AgeBand): string => ages[age]
+export const ageName = (age: AgeBand): string => t(ages[age])
 
 /** "a", "a and b", "a, b and c". */
 export const sayList = (things: readonly string[]): string =>
-  things.length < 2 ? (things[0] ?? '') : `${things.slice(0, -1).join(', ')} and ${things.at(-1)}`
+  things.length < 2 ? (things[0] ?? '') : t('{0} and {1}', things.slice(0, -1).join(', '), things.at(-1))

@@ -1,4 +1,5 @@
 import { Temporal } from 'temporal-polyfill'
+import { catalogue } from '#core/language'
 import { readInstant, showInstant, type Zoned } from './instant'
 
 const days = ['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday', 'Sunday']
@@ -9,26 +10,30 @@ export function sayClock(at: Zoned, clock: 12 | 24): string {
   const { hour, minute } = readInstant(at)
   const mm = String(minute).padStart(2, '0')
   if (clock === 24) return `${String(hour).padStart(2, '0')}:${mm}`
-  return `${hour % 12 || 12}:${mm} ${hour < 12 ? 'am' : 'pm'}`
+  const { am = 'am', pm = 'pm' } = catalogue()?.calendar ?? {}
+  return `${hour % 12 || 12}:${mm} ${hour < 12 ? am : pm}`
 }
 
 /** "Saturday 16 May". */
 export function sayDay(at: Zoned): string {
   const z = readInstant(at)
-  return `${days[z.dayOfWeek - 1]} ${z.day} ${months[z.month - 1]}`
+  const c = catalogue()?.calendar
+  return c ? c.day(c.days[z.dayOfWeek - 1]!, z.day, c.months[z.month - 1]!) : `${days[z.dayOfWeek - 1]} ${z.day} ${months[z.month - 1]}`
 }
+
+const shortDay = (weekday: number): string => catalogue()?.calendar.shortDays[weekday - 1] ?? days[weekday - 1]!.slice(0, 3)
 
 /** "Sat 16 May". */
 export function sayShortDay(at: Zoned): string {
   const z = readInstant(at)
-  return `${days[z.dayOfWeek - 1]!.slice(0, 3)} ${z.day} ${months[z.month - 1]}`
+  return `${shortDay(z.dayOfWeek)} ${z.day} ${(catalogue()?.calendar.months ?? months)[z.month - 1]}`
 }
 
 /** "Sat 7:10 pm" near `near` (within six days), "Sat 16 May, 7:10 pm" beyond, so that a weekday is never ambiguous. */
 export function sayDayClock(at: Zoned, clock: 12 | 24, near?: Zoned): string {
   const z = readInstant(at)
   const far = !near || Math.abs(z.toPlainDate().since(readInstant(near).toPlainDate()).days) > 6
-  return far ? `${sayShortDay(at)}, ${sayClock(at, clock)}` : `${days[z.dayOfWeek - 1]!.slice(0, 3)} ${sayClock(at, clock)}`
+  return far ? `${sayShortDay(at)}, ${sayClock(at, clock)}` : `${shortDay(z.dayOfWeek)} ${sayClock(at, clock)}`
 }
 
 /** Up to the next full hour on the wall clock; a full hour stays. */

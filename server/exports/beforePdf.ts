@@ -1,3 +1,4 @@
+import { t as tr } from '#core/language'
 import PDFDocument from 'pdfkit'
 import type { House } from '#core/house'
 import type { BeforeText } from '#core/phrases'
@@ -16,18 +17,18 @@ export function beforePdf(t: BeforeText, paper: House['paper']): Promise<Buffer>
     size: paper === 'a4' ? 'A4' : 'LETTER',
     margin,
     autoFirstPage: false,
-    info: { Title: `${t.title}: before the class`, Producer: 'Imprenta', Creator: 'Imprenta' },
+    info: { Title: tr('{0}: before the class', t.title), Producer: 'Imprenta', Creator: 'Imprenta' },
   })
   const done = bytesOf(doc)
   registerFaces(doc)
   doc.addPage()
   const blocks = t.parts.map((p) => ({ title: p.by ? `${p.title}, ${p.by}` : p.title, lines: p.lines, boxes: true }))
-  half(doc, 'Before the class', t.title, [...t.about, ...(t.doubt ? [t.doubt] : [])], blocks)
+  half(doc, tr('Before the class'), t.title, [...t.about, ...(t.doubt ? [t.doubt] : [])], blocks)
   if (t.helper.length > 0) {
     doc.addPage()
     half(
       doc,
-      'For the helper',
+      tr('For the helper'),
       t.title,
       [],
       t.helper.map((h) => ({ ...h, boxes: false })),

@@ -2,6 +2,7 @@ import ical, { ICalCalendarMethod } from 'ical-generator'
 import { DateTime } from 'luxon'
 import { tzlib_get_ical_block } from 'timezones-ical-library'
 import type { House } from '#core/house'
+import { t } from '#core/language'
 import { icsSummary, phrases } from '#core/phrases'
 import type { Plan } from '#core/plan'
 import { addMinutes, readInstant, type Zoned } from '#core/time'
@@ -26,7 +27,7 @@ export function calendarOf(workshop: Workshop, house: House, plan: Plan): string
   const say = phrases(house, plan.now)
   for (const s of plan.sessions) {
     const parts = plan.loads.find((l) => l.sessionId === s.id)?.parts ?? []
-    const stages = parts.flatMap((p) => [...(parts.length > 1 ? [`${oneLine(p.name)}:`] : []), ...p.load.stages.map((x) => x.name)])
+    const stages = parts.flatMap((p) => [...(parts.length > 1 ? [`${t(oneLine(p.name))}:`] : []), ...p.load.stages.map((x) => t(x.name))])
     calendar.createEvent({
       id: `${workshop.id}-${s.id}@imprenta`,
       start: zoned(s.from),

@@ -207,6 +207,7 @@ describe('letters', () => {
       faults: [],
       cautions: [],
       care: '',
+      titles: { bag: '', whatIf: '', care: '', mark: '' },
       ask: '',
     }
     const pdf = await sheetsPdf([{ text, seat: 'B3' }], { paper: 'a4', wording: 'few', black: true }, 't')

@@ -69,7 +69,11 @@ interface Place {
 }
 
 /** Draws text, wrapped within a width, in whatever faces it needs; answers with the y below it. */
-export function write(doc: Doc, text: string, { x, y, width, size, style = 'text', color = '#241C17', gap = 0 }: Place): number {
+export function write(doc: Doc, text: string, place: Place): number {
+  return text.split('\n').reduce((y, line) => writeLine(doc, line, { ...place, y }), place.y)
+}
+
+function writeLine(doc: Doc, text: string, { x, y, width, size, style = 'text', color = '#241C17', gap = 0 }: Place): number {
   const runs = runsOf(text, style) ?? runsOf(text.replace(/[^\x20-\x7e]/g, '?'), style) ?? []
   doc.fillColor(color).fontSize(size)
   if (runs.length === 0) return y
@@ -88,6 +92,8 @@ export function write(doc: Doc, text: string, { x, y, width, size, style = 'text
 
 /** How tall a text would be. */
 export function heightOf(doc: Doc, text: string, width: number, size: number, style: Style = 'text'): number {
-  const face = runsOf(text, style)?.[0]?.face ?? style
-  return doc.font(face).fontSize(size).heightOfString(text, { width, lineGap: 0 })
+  return text.split('\n').reduce((sum, line) => {
+    const face = runsOf(line, style)?.[0]?.face ?? style
+    return sum + doc.font(face).fontSize(size).heightOfString(line, { width, lineGap: 0 })
+  }, 0)
 }

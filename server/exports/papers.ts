@@ -3,8 +3,10 @@ import * as v from 'valibot'
 import { planFormat, writeWorkshop } from '#core/exchange'
 import type { House } from '#core/house'
 import { planWorkshop, type Plan } from '#core/plan'
-import { beforeMarkdown, beforeText, sayPlan, seatOf, sheetMarkdown, sheetText } from '#core/phrases'
+import { inLanguage, languages, t, teach, type Language } from '#core/language'
+import { beforeMarkdown, beforeText, inBoth, sayPlan, seatOf, sheetMarkdown, sheetText } from '#core/phrases'
 import { readInput } from '#core/reasons'
+import { spanish } from '#core/spanish'
 import type { Workshop } from '#core/workshop'
 import type { Clock } from '../clock'
 import { loadHouse, loadWorkshop } from '../desk/documents'
@@ -19,7 +21,20 @@ const options = v.object({
   paper: v.optional(v.picklist(['letter', 'a4'], 'not a paper | Say letter or a4.')),
   black: v.optional(v.picklist(['0', '1']), '0'),
   who: v.optional(v.string()),
+  /** One language, or two with a comma between for both on one sheet; left out, the house's. */
+  language: v.optional(
+    v.pipe(
+      v.string(),
+      v.transform((text) => text.split(',')),
+      v.array(v.picklist(languages, `not a language | Say one of ${languages.join(', ')}, or two with a comma between.`)),
+      v.minLength(1),
+      v.maxLength(2, 'more than two languages | Two fit on a sheet.'),
+    ),
+  ),
 })
+
+teach(spanish)
+const spoken = (house: House, asked: { language?: Language[] | undefined }): Language[] => asked.language ?? [house.language ?? 'en']
 
 interface Planned {
   workshop: Workshop
@@ -37,25 +52,29 @@ const makers = {
   'plan.json': ({ workshop, plan, house }) => ({
     type: 'application/json',
     name: `${workshop.id}-plan.json`,
-    body: JSON.stringify({ ...planFormat, plan, said: sayPlan(plan, house) }, null, 2),
+    body: JSON.stringify({ ...planFormat, plan, said: inLanguage(house.language ?? 'en', () => sayPlan(plan, house)) }, null, 2),
   }),
   'roster.csv': ({ workshop }) => ({ type: 'text/csv', name: `${workshop.id}-roster.csv`, body: rosterCsv(workshop) }),
-  'kit.csv': ({ workshop, plan, house }) => ({ type: 'text/csv', name: `${workshop.id}-kit.csv`, body: kitCsv(plan, house) }),
+  'kit.csv': ({ workshop, plan, house }) => ({
+    type: 'text/csv',
+    name: `${workshop.id}-kit.csv`,
+    body: inLanguage(house.language ?? 'en', () => kitCsv(plan, house)),
+  }),
   'sessions.ics': ({ workshop, plan, house }) => ({
     type: 'text/calendar',
     name: `${workshop.id}.ics`,
-    body: calendarOf(workshop, house, plan),
+    body: inLanguage(house.language ?? 'en', () => calendarOf(workshop, house, plan)),
   }),
-  'before.md': ({ workshop, plan, house }) => ({
+  'before.md': ({ workshop, plan, house }, query) => ({
     type: 'text/markdown',
     name: `${workshop.id}-before.md`,
-    body: beforeMarkdown(beforeText(plan, workshop, house)),
+    body: inLanguage(spoken(house, readInput(options, query))[0]!, () => beforeMarkdown(beforeText(plan, workshop, house))),
   }),
-  'before.pdf': async ({ workshop, plan, house }, query) => ({
-    type: 'application/pdf',
-    name: `${workshop.id}-before.pdf`,
-    body: await beforePdf(beforeText(plan, workshop, house), readInput(options, query).paper ?? house.paper),
-  }),
+  'before.pdf': async ({ workshop, plan, house }, query) => {
+    const asked = readInput(options, query)
+    const body = await inLanguage(spoken(house, asked)[0]!, () => beforePdf(beforeText(plan, workshop, house), asked.paper ?? house.paper))
+    return { type: 'application/pdf', name: `${workshop.id}-before.pdf`, body }
+  },
   'take-home.md': (p, query) => ({
     type: 'text/markdown',
     name: `${p.workshop.id}-take-home.md`,
@@ -70,7 +89,7 @@ const makers = {
     return {
       type: 'application/pdf',
       name: `${workshop.id}-take-home.pdf`,
-      body: await sheetsPdf(texts, look, `${workshop.title}: take-home`),
+      body: await sheetsPdf(texts, look, `${workshop.title}: ${inLanguage(spoken(house, asked)[0]!, () => t('take-home'))}`),
     }
   },
 } satisfies Record<string, (p: Planned, query: unknown) => Paper | Promise<Paper>>
@@ -96,9 +115,10 @@ function sheets({ plan, workshop, house }: Planned, query: unknown) {
   const who = asked.who?.split(',')
   const chosen = plan.takeHome.filter((s) => !who || who.includes(s.participant))
   if (who && chosen.length === 0) throw new NotFound('Nobody of that name is in this workshop.')
-  const texts = chosen.map((s) => ({
-    text: sheetText(s, plan, workshop, house, asked.wording),
-    seat: seatOf(plan, s),
-  }))
+  const said = spoken(house, asked)
+  const texts = chosen.map((s) => {
+    const [first, second] = said.map((l) => inLanguage(l, () => sheetText(s, plan, workshop, house, asked.wording)))
+    return { text: second ? inBoth(first!, second) : first!, seat: seatOf(plan, s) }
+  })
   return { asked, texts }
 }

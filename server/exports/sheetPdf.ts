@@ -78,7 +78,7 @@ function head(doc: Doc, t: SheetText, c: Column): number {
 
 function when(doc: Doc, t: SheetText, c: Column, top: number): number {
   let y = write(doc, t.headline, { x: c.x, y: top, width: c.width, size: c.size + 2, style: 'bold' })
-  y = write(doc, t.when, { x: c.x, y: y + 2, width: c.width, size: 39, style: 'head', color: c.ink, gap: -4 })
+  y = write(doc, t.when, { x: c.x, y: y + 2, width: c.width, size: t.when.includes('\n') ? 26 : 39, style: 'head', color: c.ink, gap: -4 })
   if (t.never) y = write(doc, t.never, { x: c.x, y: y + 4, width: c.width, size: c.size + 2, style: 'bold' })
   if (t.why) y = write(doc, t.why + (t.mark ? ` (${t.mark})` : ''), { x: c.x, y: y + 3, width: c.width, size: c.size })
   return y + 7
@@ -98,7 +98,8 @@ function chain(doc: Doc, t: SheetText, c: Column, top: number): number {
     drawToken(doc, s.state, x, top + 12, 11, c.ink)
     write(doc, s.word, { x: x - 14, y: top + 28, width: gap, size: 12, style: s.done ? 'bold' : 'text' })
   })
-  return rule(doc, c, top + 46)
+  const words = Math.max(...t.chain.map((s) => heightOf(doc, s.word, gap, 12, s.done ? 'bold' : 'text')))
+  return rule(doc, c, top + 30 + Math.max(16, words))
 }
 
 function steps(doc: Doc, t: SheetText, c: Column, top: number): number {
@@ -128,9 +129,9 @@ function steps(doc: Doc, t: SheetText, c: Column, top: number): number {
 
 function lists(doc: Doc, t: SheetText, c: Column, top: number): number {
   const blocks: [string, string[], 'box' | 'dash'][] = [
-    ['In the bag', t.bag, 'box'],
-    ['What if', t.faults.map((f) => `${f.seen}: ${f.now}`), 'dash'],
-    ['Take care', t.cautions, 'dash'],
+    [t.titles.bag, t.bag, 'box'],
+    [t.titles.whatIf, t.faults.map((f) => `${f.seen}: ${f.now}`), 'dash'],
+    [t.titles.care, t.cautions, 'dash'],
   ]
   const shown = blocks.filter(([, items]) => items.length > 0)
   const columns = c.size > 12 ? 1 : shown.length
@@ -174,14 +175,14 @@ function list(doc: Doc, title: string, items: string[], bullet: 'box' | 'dash', 
 }
 
 /** What the foot takes: a rule, the care line, whom to ask. */
-const footHeight = (doc: Doc, t: SheetText, c: Column) => heightOf(doc, t.care, c.width, 12) + 26
+const footHeight = (doc: Doc, t: SheetText, c: Column) =>
+  heightOf(doc, t.care, c.width, 12) + heightOf(doc, asking(t), c.width, 12, 'bold') + 12
+const asking = (t: SheetText) => t.ask + (t.mark ? `    ${t.titles.mark}` : '')
 
 function foot(doc: Doc, t: SheetText, c: Column, top: number): void {
-  const legend = { P: 'P practitioners agree', E: 'E our estimate', Y: 'Y measured here' }
   const needed = footHeight(doc, t, c)
   if (top + needed > doc.page.height - margin) doc.addPage()
   const y = Math.max(doc.page.height - margin - needed, doc.y > doc.page.height - margin - needed ? top : 0)
   const below = write(doc, t.care, { x: c.x, y: rule(doc, c, y, 0.75), width: c.width, size: 12 })
-  const line = t.ask + (t.mark ? `    ${legend[t.mark]}` : '')
-  write(doc, line, { x: c.x, y: below + 2, width: c.width, size: 12, style: 'bold' })
+  write(doc, asking(t), { x: c.x, y: below + 2, width: c.width, size: 12, style: 'bold' })
 }

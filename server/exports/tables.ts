@@ -1,5 +1,6 @@
 import { stringify } from 'csv-stringify/sync'
 import type { House } from '#core/house'
+import { t } from '#core/language'
 import { isRefusal } from '#core/reasons'
 import type { Plan } from '#core/plan'
 import { rosterRows, safeCell } from '#core/roster'
@@ -19,17 +20,18 @@ export const rosterCsv = (workshop: Workshop): string =>
 /** The kit list as CSV: what, how much, what to buy. Prices are estimates. */
 export function kitCsv(plan: Plan, house: House): string {
   const rows = plan.kit.map((l) => [
-    l.name,
-    l.note,
+    t(l.name),
+    t(l.note),
     l.need,
     l.unit,
     l.toGet.have,
     isRefusal(l.toGet.purchase)
       ? l.toGet.purchase.refused.why
-      : l.toGet.packs.map((p) => `${p.count} x ${p.noun} of ${p.size}`).join(' + '),
+      : l.toGet.packs.map((p) => t('{0} x {1} of {2}', p.count, t(p.noun), p.size)).join(' + '),
     moneyAmount(l.boughtMinor, house.currency),
     house.currency,
     l.because.mark,
   ])
-  return csv([['what', 'note', 'needed', 'unit', 'in the cupboard', 'to buy', 'price', 'currency', 'source'], ...rows])
+  const names = [t('what'), t('note'), t('needed'), t('unit'), t('in the cupboard'), t('to buy'), t('price'), t('currency'), t('source')]
+  return csv([names, ...rows])
 }

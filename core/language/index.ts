@@ -1,0 +1,18 @@
+export {
+  catalogue,
+  decimals,
+  inLanguage,
+  isTaught,
+  languages,
+  speak,
+  speaking,
+  t,
+  teach,
+  type Catalogue,
+  type Language,
+  type Line,
+  type Lines,
+  type Said,
+  type Values,
+  type Voice,
+} from './language'

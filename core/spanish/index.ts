@@ -1,0 +1,1 @@
+export { spanish } from './spanish'

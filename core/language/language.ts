@@ -75,10 +75,14 @@ export const catalogue = (): Catalogue | undefined => taught.get(current)
 export function t(text: string, ...values: readonly (string | number | null | undefined)[]): string {
   const c = catalogue()
   const said = c ? translated(text, c) : text
-  const whole = values.length === 0 ? said : said.replace(/\{(\d)\}/g, (_, n: string) => String(values[Number(n)] ?? ''))
+  const whole = values.length === 0 ? said : said.replace(/\{(\d)\}/g, (_, n: string) => filled(values[Number(n)], c))
   // "7:10 p. m." at the end of a sentence ends it.
-  return c ? whole.replace(/\. m\.\./g, '. m.') : whole
+  return c ? whole.replace(/(\.\u00a0m\.)\./g, '$1') : whole
 }
+
+/** What is filled in is said in the same language where it is known: names of steps and things. */
+const filled = (value: string | number | null | undefined, c: Catalogue | undefined): string =>
+  typeof value === 'string' && c ? translated(value, c) : String(value ?? '')
 
 function translated(text: string, c: Catalogue): string {
   const known = c.words[text]

@@ -1,4 +1,5 @@
 import { afterEach, describe, expect, it, test } from 'vitest'
+import { symptoms } from '#core/clinic'
 import { demoHouses, demoWorkshops } from '#core/demo'
 import { inLanguage, speak, speaking, t, teach } from '#core/language'
 import { materials } from '#core/kit'
@@ -47,6 +48,7 @@ describe('nothing is missing', () => {
       if (typeof x === 'object' && x !== null) for (const [k, y] of Object.entries(x)) walk(y, k)
     }
     for (const x of [recipes, pieceKinds, cautions, roomStations, woods, materials]) walk(x, '')
+    for (const { name, look, feel } of symptoms) for (const x of [name, look, feel]) if (!(x in spanish.words)) missing.add(x)
     for (const r of recipes) for (const word of Object.values(r.words ?? {})) if (!(word in spanish.words)) missing.add(word)
     expect([...missing]).toEqual([])
   })
@@ -62,7 +64,24 @@ describe('nothing is missing', () => {
   })
 })
 /** Said in the same letters in both languages. */
-const same = new Set(['no', '{0} min', '{0} × {1}', 'dpi'])
+const same = new Set([
+  'no',
+  '{0} min',
+  '{0}, {1} min',
+  '{0} min{1}',
+  '{0}{1} min',
+  ', ml',
+  ', mm',
+  'mm',
+  'mm ',
+  'in, fl oz',
+  'mm, ml',
+  'PDF',
+  'Imprenta',
+  'FERRY',
+  'ferry',
+  'name,age',
+])
 
 /** Every text in something. */
 const leaves = (x: unknown): string[] =>
@@ -139,9 +158,9 @@ describe('times and numbers', () => {
   it('days, clocks and what is near', () => {
     expect(es(() => [sayDay(at), sayClock(at, 12), sayClock(at, 24), sayDayClock(at, 12, now), sayDayClock(at, 24)])).toEqual([
       'sábado 16 may',
-      '7:10 p. m.',
+      '7:10 p.\u00a0m.',
       '19:10',
-      'sáb 7:10 p. m.',
+      'sáb 7:10 p.\u00a0m.',
       'sáb 16 may, 19:10',
     ])
     expect([sayDay(at), sayClock(at, 12)]).toEqual(['Saturday 16 May', '7:10 pm'])
@@ -155,7 +174,7 @@ describe('times and numbers', () => {
     expect(phrases(metric, now).length(4.5)).toBe('4.5 mm')
   })
   it('a sentence that ends with an hour has one full stop', () => {
-    expect(es(() => t('Never before {0}, {1}.', 'sábado 16 may', '7:10 p. m.'))).toBe('Nunca antes del sábado 16 may, 7:10 p. m.')
+    expect(es(() => t('Never before {0}, {1}.', 'sábado 16 may', '7:10 p.\u00a0m.'))).toBe('Nunca antes del sábado 16 may, 7:10 p.\u00a0m.')
   })
 })
 

@@ -1,12 +1,13 @@
 import type { Catalogue } from '#core/language'
 import { craft } from './craft'
 import { lines } from './lines'
+import { screens } from './screens'
 import { sentences } from './sentences'
 
 /** Spanish as it is understood in libraries and clubs on both sides of the ocean: no slang, infinitives for instructions. */
 export const spanish: Catalogue = {
   language: 'es',
-  words: { ...sentences, ...craft },
+  words: { ...screens, ...sentences, ...craft },
   patterns: [
     // "7 × 5 in plaque", "101.6 × 101.6 mm coaster"
     [/^(.+? × .+? (?:in|mm)) (.+)$/, (t, size, kind) => `${t(kind!)} de ${size}`],
@@ -35,7 +36,7 @@ export const spanish: Catalogue = {
     shortDays: ['lun', 'mar', 'mié', 'jue', 'vie', 'sáb', 'dom'],
     months: ['ene', 'feb', 'mar', 'abr', 'may', 'jun', 'jul', 'ago', 'sept', 'oct', 'nov', 'dic'],
     day: (weekday, day, month) => `${weekday} ${day} ${month}`,
-    am: 'a. m.',
-    pm: 'p. m.',
+    am: 'a.\u00a0m.',
+    pm: 'p.\u00a0m.',
   },
 }

@@ -1,6 +1,7 @@
 <script setup lang="ts">
+import { t as tr } from '#core/language'
 import { mdiChevronDown, mdiRedo, mdiThemeLightDark, mdiUndo } from '@mdi/js'
-import { computed, defineAsyncComponent, onMounted, ref, watch } from 'vue'
+import { computed, defineAsyncComponent, onBeforeUnmount, onMounted, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { useTheme } from 'vuetify'
 import { pieceStates, type PieceState } from '#core/recipe'
@@ -8,6 +9,7 @@ import { summaryOf } from '#core/workshop'
 import ControlStrip from './ControlStrip.vue'
 import { useDesk } from './desk'
 import { bindKeys } from './keys'
+import { chooseLanguage, followHouse, language } from './language'
 import { useNewerVersion } from './newerVersion'
 
 // What a first view does not need is fetched when it is asked for.
@@ -33,22 +35,22 @@ const practice = computed(() => plan.value?.recipe.id ?? 'tape-film')
 const places = computed(() =>
   workshop.value
     ? [
-        { name: 'Bench', to: `/w/${id.value}/bench/kit`, on: route.name === 'bench' },
-        { name: 'Prints', to: `/w/${id.value}/prints`, on: route.name === 'prints' },
-        { name: 'Sessions', to: `/w/${id.value}/sessions`, on: route.name === 'sessions' },
-        { name: 'Take-home', to: `/w/${id.value}/take-home`, on: route.name === 'take-home' },
-        { name: 'Clinic', to: `/w/${id.value}/clinic`, on: route.name === 'clinic' },
-        { name: 'Craft', to: `/craft/${practice.value}`, on: false },
-        { name: 'Workshops', to: '/', on: false },
+        { name: tr('Bench'), to: `/w/${id.value}/bench/kit`, on: route.name === 'bench' },
+        { name: tr('Prints'), to: `/w/${id.value}/prints`, on: route.name === 'prints' },
+        { name: tr('Sessions'), to: `/w/${id.value}/sessions`, on: route.name === 'sessions' },
+        { name: tr('Take-home'), to: `/w/${id.value}/take-home`, on: route.name === 'take-home' },
+        { name: tr('Clinic'), to: `/w/${id.value}/clinic`, on: route.name === 'clinic' },
+        { name: tr('Craft'), to: `/craft/${practice.value}`, on: false },
+        { name: tr('Workshops'), to: '/', on: false },
       ]
     : [
-        { name: 'Workshops', to: '/', on: route.name === 'workshops' },
+        { name: tr('Workshops'), to: '/', on: route.name === 'workshops' },
         ...desk.houseList.map((h) => ({
-          name: desk.houseList.length > 1 ? h.name.split(' ')[0]! : 'House',
+          name: desk.houseList.length > 1 ? h.name.split(' ')[0]! : tr('House'),
           to: `/house/${h.id}`,
           on: ['house', 'recipes', 'figures'].includes(String(route.name)) && route.params['house'] === h.id,
         })),
-        { name: 'Craft', to: '/craft/tape-film', on: route.name === 'craft' || route.name === 'clinic-alone' },
+        { name: tr('Craft'), to: '/craft/tape-film', on: route.name === 'craft' || route.name === 'clinic-alone' },
       ],
 )
 
@@ -69,11 +71,27 @@ function dark(on: boolean) {
 }
 const toggleDark = () => dark(document.documentElement.dataset['theme'] !== 'dark')
 
+let unbind: () => void = () => undefined
+onBeforeUnmount(() => unbind())
 onMounted(() => {
   const kept = localStorage.getItem('imprenta.dark')
   dark(kept === null ? matchMedia('(prefers-color-scheme: dark)').matches : kept === '1')
-  bindKeys({ undo: desk.undo, redo: desk.redo, sheet: () => (keys.value = true), go: (to) => void router.push(to), id: () => id.value })
+  unbind = bindKeys({
+    undo: desk.undo,
+    redo: desk.redo,
+    sheet: () => (keys.value = true),
+    go: (to) => void router.push(to),
+    id: () => id.value,
+  })
 })
+/** The page speaks as its house does, unless this device has a language of its own. */
+watch(
+  () => (house.value ?? desk.houseList[0])?.language,
+  (l) => desk.ready && void followHouse(l).catch(() => undefined),
+  { immediate: true },
+)
+const other = computed(() => (language.value === 'es' ? ('en' as const) : ('es' as const)))
+const changeLanguage = () => void chooseLanguage(other.value).catch(() => undefined)
 watch(id, (open) => open && desk.want([open]), { immediate: true })
 watch([() => workshop.value?.title, () => route.name], ([title]) => (document.title = title ? `${title}, Imprenta` : 'Imprenta'), {
   immediate: true,
@@ -81,9 +99,9 @@ watch([() => workshop.value?.title, () => route.name], ([title]) => (document.ti
 </script>
 <template>
   <v-app>
-    <a class="skip" href="#main">To the work</a>
+    <a class="skip" href="#main">{{ $t('To the work') }}</a>
     <header class="slug no-print">
-      <router-link to="/" class="brand" aria-label="Imprenta, workshops">
+      <router-link to="/" class="brand" :aria-label="$t('Imprenta, workshops')">
         <svg width="32" height="32" viewBox="0 0 32 32" aria-hidden="true">
           <circle cx="16" cy="16" r="10" fill="var(--stock)" stroke="var(--text)" stroke-width="2.2" />
           <path d="M16 6a10 10 0 0 1 10 10H16z" fill="var(--ink)" />
@@ -92,7 +110,7 @@ watch([() => workshop.value?.title, () => route.name], ([title]) => (document.ti
           <circle cx="12" cy="23.5" r="1.3" fill="var(--ink)" />
           <circle cx="9" cy="19" r="1.1" fill="var(--ink)" />
         </svg>
-        <span class="word">Imprenta</span>
+        <span class="word">{{ $t('Imprenta') }}</span>
       </router-link>
       <div class="job">
         <v-menu v-if="workshop">
@@ -103,13 +121,13 @@ watch([() => workshop.value?.title, () => route.name], ([title]) => (document.ti
           <WorkshopList />
         </v-menu>
         <strong v-else-if="house">{{ house.name }}</strong>
-        <strong v-else>Both houses</strong>
+        <strong v-else>{{ $t('Both houses') }}</strong>
         <NameAsk v-if="desk.ready && !desk.actor && desk.done.length > 0" />
         <div v-else class="small two line">
-          {{ workshop ? house?.name : desk.actor && desk.actor !== 'this device' ? `${desk.actor}, this device` : 'this device' }}
+          {{ workshop ? house?.name : desk.actor && desk.actor !== 'this device' ? $t('{0}, this device', desk.actor) : $t('this device') }}
         </div>
       </div>
-      <nav aria-label="Places">
+      <nav :aria-label="$t('Places')">
         <router-link
           v-for="p in places"
           :key="p.name"
@@ -122,31 +140,40 @@ watch([() => workshop.value?.title, () => route.name], ([title]) => (document.ti
       </nav>
       <div class="tools">
         <button type="button" class="plain tool" :disabled="!desk.done.length" :title="desk.done.at(-1)?.label" @click="desk.undo()">
-          <v-icon :icon="mdiUndo" size="20" /> Undo<span class="sr">{{ desk.done.at(-1)?.label }}</span>
+          <v-icon :icon="mdiUndo" size="20" /> {{ $t('Undo') }}<span class="sr">{{ desk.done.at(-1)?.label }}</span>
         </button>
         <button v-if="desk.undone.length" type="button" class="plain tool" :title="desk.undone.at(-1)?.label" @click="desk.redo()">
-          <v-icon :icon="mdiRedo" size="20" /> Redo
+          <v-icon :icon="mdiRedo" size="20" /> {{ $t('Redo') }}
         </button>
-        <button type="button" class="plain tool" aria-label="Light or dark" @click="toggleDark">
+        <button
+          type="button"
+          class="plain tool key"
+          :lang="other"
+          :aria-label="other === 'es' ? 'Este aparato, en español' : 'This device in English'"
+          @click="changeLanguage"
+        >
+          {{ other.toUpperCase() }}
+        </button>
+        <button type="button" class="plain tool" :aria-label="$t('Light or dark')" @click="toggleDark">
           <v-icon :icon="mdiThemeLightDark" size="20" />
         </button>
-        <button type="button" class="plain tool key" aria-label="All keys" @click="keys = true">?</button>
+        <button type="button" class="plain tool key" :aria-label="$t('All keys')" @click="keys = true">?</button>
       </div>
     </header>
     <UnsettledNews v-if="desk.unsettled.length" />
     <section v-if="newer" class="news" role="alert">
-      <b>A newer version of Imprenta is here.</b> What you typed is kept.
-      <v-btn @click="goOn">Go on with it</v-btn>
+      <b>{{ $t('A newer version of Imprenta is here.') }}</b> {{ $t('What you typed is kept.') }}
+      <v-btn @click="goOn">{{ $t('Go on with it') }}</v-btn>
     </section>
     <div id="main" tabindex="-1" class="main">
       <router-view v-if="desk.ready && !(id && desk.coming(id))" />
       <main v-else-if="desk.failed && !desk.ready" class="wait">
-        <h2>The server does not answer</h2>
-        <p class="two">What you typed is kept in this browser and goes by itself when it is back.</p>
-        <v-btn @click="desk.load()">Try again</v-btn>
+        <h2>{{ $t('The server does not answer') }}</h2>
+        <p class="two">{{ $t('What you typed is kept in this browser and goes by itself when it is back.') }}</p>
+        <v-btn @click="desk.load()">{{ $t('Try again') }}</v-btn>
       </main>
       <main v-else class="wait" aria-busy="true">
-        <h2 class="sr">Looking in the cupboard</h2>
+        <h2 class="sr">{{ $t('Looking in the cupboard') }}</h2>
         <i v-for="n in 5" :key="n" class="ghost" />
       </main>
     </div>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t as tr } from '#core/language'
 import { computed, onBeforeUnmount, onMounted, ref } from 'vue'
 import type { PieceState, Recipe } from '#core/recipe'
 import { sayShortDay, sayClock, inZone } from '#core/time'
@@ -17,13 +18,14 @@ const props = defineProps<{
 }>()
 const desk = useDesk()
 const status = computed(() => {
-  const unkept = unkeptCount.value ? ': keep this page open, the browser has no room for them' : ''
-  if (desk.offline) return `Offline, ${desk.pending.length} ${desk.pending.length === 1 ? 'change waits' : 'changes wait'} here${unkept}`
+  const unkept = unkeptCount.value ? tr(': keep this page open, the browser has no room for them') : ''
+  if (desk.offline)
+    return tr('Offline, {0} {1} here{2}', desk.pending.length, desk.pending.length === 1 ? tr('change waits') : tr('changes wait'), unkept)
   if (desk.pending.length) return 'saving'
   const h = props.house
-  if (!h) return 'all saved'
+  if (!h) return tr('all saved')
   const now = inZone(desk.now, h.timeZone)
-  return `${sayShortDay(now)}, ${sayClock(now, clockOf(h))}, all saved`
+  return tr('{0}, {1}, all saved', sayShortDay(now), sayClock(now, clockOf(h)))
 })
 
 // What stands above the strip (the pull-up on narrow screens) has to know how high it is.
@@ -35,7 +37,7 @@ onBeforeUnmount(() => tell.disconnect())
 <template>
   <footer ref="strip" class="strip no-print">
     <div class="ramp" aria-hidden="true"><i v-for="s in states" :key="s" :class="s" /></div>
-    <ul aria-label="Pieces by state">
+    <ul :aria-label="$t('Pieces by state')">
       <li v-for="s in states" :key="s" :class="{ none: counts[s] === 0 }">
         <PieceToken :state="s" :size="24" /> {{ stateWord(s, words) }} <strong>{{ counts[s] }}</strong>
       </li>

@@ -1,8 +1,8 @@
 <template>
   <main class="lost">
-    <h1>Nothing is printed here</h1>
-    <p class="two">This address leads nowhere, or the workshop is gone.</p>
-    <v-btn to="/" color="primary" variant="flat">To the workshops</v-btn>
+    <h1>{{ $t('Nothing is printed here') }}</h1>
+    <p class="two">{{ $t('This address leads nowhere, or the workshop is gone.') }}</p>
+    <v-btn to="/" color="primary" variant="flat">{{ $t('To the workshops') }}</v-btn>
   </main>
 </template>
 <style scoped>

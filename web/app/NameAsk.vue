@@ -8,10 +8,17 @@ const name = ref('')
 </script>
 <template>
   <form class="ask small" @submit.prevent="desk.callMe(name.trim() || 'this device')">
-    <label for="device-name">You are</label>
-    <input id="device-name" v-model="name" maxlength="40" autocomplete="off" placeholder="first name" aria-describedby="device-why" />
-    <button type="submit" class="plain">{{ name.trim() ? 'Keep' : 'Not now' }}</button>
-    <span id="device-why" class="sr">It stands beside what you change, nowhere else.</span>
+    <label for="device-name">{{ $t('You are') }}</label>
+    <input
+      id="device-name"
+      v-model="name"
+      maxlength="40"
+      autocomplete="off"
+      :placeholder="$t('first name')"
+      aria-describedby="device-why"
+    />
+    <button type="submit" class="plain">{{ name.trim() ? $t('Keep') : $t('Not now') }}</button>
+    <span id="device-why" class="sr">{{ $t('It stands beside what you change, nowhere else.') }}</span>
   </form>
 </template>
 <style scoped>

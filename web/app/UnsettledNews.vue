@@ -37,26 +37,27 @@ const settle = (u: Unsettled, mine: boolean) => desk.settle(u, mine)
         <template v-if="r.u.clashes">
           <template v-for="f in r.fields" :key="f.path">
             <b>{{ f.field }}:</b>
-            {{ f.gone ? 'it went meanwhile. You had' : 'somebody else was first. Yours' }} <q>{{ f.yours }}</q><template v-if="!f.gone"
-              >, theirs <q>{{ f.theirs }}</q></template
+            {{ f.gone ? $t('it went meanwhile. You had') : $t('somebody else was first. Yours') }} <q>{{ f.yours }}</q><template
+              v-if="!f.gone"
+              >{{ $t(', theirs') }} <q>{{ f.theirs }}</q></template
             >.
           </template>
-          {{ r.more ? `And ${r.more} more.` : '' }} Theirs stands; yours is kept until you choose.
+          {{ $t('{0} Theirs stands; yours is kept until you choose.', r.more ? $t('And {0} more.', r.more) : '') }}
         </template>
         <template v-else-if="r.u.error">
-          <b>{{ r.where || capital(r.u.label) }}</b> was not taken: {{ r.u.error.what }}. {{ r.u.error.remedy }}
+          <b>{{ r.where || capital(r.u.label) }}</b> {{ $t('was not taken: {0}. {1}', r.u.error.what, r.u.error.remedy) }}
           <template v-if="r.text">
-            You had written <q>{{ r.text }}</q>.
+            {{ $t('You had written') }} <q>{{ r.text }}</q>.
           </template>
         </template>
         {{ r.title && `(${r.title})` }}
       </p>
       <span class="ways">
         <template v-if="r.u.clashes">
-          <v-btn @click="settle(r.u, false)">Keep theirs</v-btn>
-          <v-btn @click="settle(r.u, true)">Put back mine</v-btn>
+          <v-btn @click="settle(r.u, false)">{{ $t('Keep theirs') }}</v-btn>
+          <v-btn @click="settle(r.u, true)">{{ $t('Put back mine') }}</v-btn>
         </template>
-        <v-btn v-else @click="settle(r.u, false)">Understood</v-btn>
+        <v-btn v-else @click="settle(r.u, false)">{{ $t('Understood') }}</v-btn>
       </span>
     </div>
   </section>

@@ -1,3 +1,4 @@
+import { t as tr } from '#core/language'
 import type { OwnRecipe } from '#core/recipe'
 import type { House } from '#core/house'
 import type { Answered, Document, Problem, Stored } from '#core/desk'
@@ -31,7 +32,7 @@ async function ask<T>(path: string, init?: RequestInit): Promise<T> {
   const res = await fetch(`/api${path}`, init)
   // Something in between may answer with a page instead; that is no answer of the server's.
   const body: unknown = await res.json().catch(() => {
-    throw new Refused({ what: 'The server does not answer.', path: '(server)', remedy: 'It is tried again by itself.' }, 503)
+    throw new Refused({ what: tr('The server does not answer.'), path: '(server)', remedy: tr('It is tried again by itself.') }, 503)
   })
   if (res.ok) return body as T
   throw new Refused((body as { error: Problem }).error, res.status)

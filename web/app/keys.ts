@@ -25,8 +25,8 @@ interface Deeds {
 }
 
 /** The keyboard map. Single letters are off while typing, and can be switched off. `people` and `print` keys reach the page
- *  that is open as the events `imprenta:people` and `imprenta:print`. */
-export function bindKeys({ undo, redo, sheet, go, id }: Deeds): void {
+ *  that is open as the events `imprenta:people` and `imprenta:print`. Answers with what lets the keys go. */
+export function bindKeys({ undo, redo, sheet, go, id }: Deeds): () => void {
   const free = (deed: () => void) => (e: KeyboardEvent) => {
     if (typing(e) || !singleLetters() || e.ctrlKey || e.metaKey || e.altKey) return
     e.preventDefault()
@@ -35,7 +35,7 @@ export function bindKeys({ undo, redo, sheet, go, id }: Deeds): void {
   const find = finder(go)
   const inWorkshop = (place: string) => free(() => id() && go(`/w/${id()}/${place}`))
   const people = (by: number) => free(() => window.dispatchEvent(new CustomEvent('imprenta:people', { detail: by })))
-  tinykeys(window, {
+  return tinykeys(window, {
     z: free(undo),
     'Shift+Z': free(redo),
     'Shift+?': free(sheet),

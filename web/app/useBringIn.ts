@@ -1,3 +1,4 @@
+import { t as tr } from '#core/language'
 import { ref } from 'vue'
 import { Refused, type Problem } from './api'
 
@@ -16,7 +17,7 @@ export function useBringIn<T>(look: (text: string) => Promise<T>) {
       problem.value =
         err instanceof Refused
           ? err.problem
-          : { what: 'The server does not answer.', path: '(server)', remedy: 'Try again; the file stays where it is.' }
+          : { what: tr('The server does not answer.'), path: '(server)', remedy: tr('Try again; the file stays where it is.') }
     }
     input.value = ''
   }

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t as tr } from '#core/language'
 import { computed, defineAsyncComponent, onBeforeUnmount, onMounted, ref } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { useDisplay } from 'vuetify'
@@ -30,7 +31,7 @@ const panels = new Map(decisionIds.map((d) => [d, defineAsyncComponent(panelOf[d
 const setPeople = (n: number) => (question.value = bench.people(n))
 function removeAnyway() {
   const q = question.value!
-  bench.act('headcount', `${q.names.join(', ')} went`, q.changes, q.guards, q.intent)
+  bench.act('headcount', tr('{0} went', q.names.join(', ')), q.changes, q.guards, q.intent)
   question.value = undefined
 }
 function take(r: Remedy) {
@@ -77,11 +78,15 @@ onBeforeUnmount(() => window.removeEventListener('imprenta:people', byKey))
     />
     <v-dialog :model-value="!!question" max-width="440" @update:model-value="question = undefined">
       <div v-if="question" class="ask">
-        <h2>{{ question.names.join(', ') }} would go</h2>
-        <p>Everybody without a name has gone already. Their name and piece go too; Undo brings them back.</p>
+        <h2>{{ $t('{0} would go', question.names.join(', ')) }}</h2>
+        <p>{{ $t('Everybody without a name has gone already. Their name and piece go too; Undo brings them back.') }}</p>
         <div class="row">
-          <v-btn autofocus @click="question = undefined">Keep them</v-btn
-          ><v-btn color="error" variant="flat" @click="removeAnyway">Take them out</v-btn>
+          <v-btn autofocus @click="question = undefined">{{ $t('Keep them') }}</v-btn><v-btn
+            color="error"
+            variant="flat"
+            @click="removeAnyway"
+            >{{ $t('Take them out') }}</v-btn
+          >
         </div>
       </div>
     </v-dialog>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t as tr } from '#core/language'
 import { computed } from 'vue'
 import { decisionIds, type DecisionId, type Plan } from '#core/plan'
 import type { Phrases } from '#core/phrases'
@@ -10,14 +11,14 @@ import VerdictShape from '../ui/VerdictShape.vue'
  *  content opens under the chosen one (narrow screens). */
 const props = defineProps<{ id: string; plan: Plan; say: Phrases; chosen: DecisionId; changed: string[]; drawing: Drawing }>()
 const names: Record<DecisionId, string> = {
-  group: 'Group',
-  piece: 'Piece',
+  group: tr('Group'),
+  piece: tr('Piece'),
   method: 'Method',
-  pictures: 'Pictures',
-  kit: 'Kit',
-  sessions: 'Sessions',
-  room: 'Room',
-  takehome: 'Take-home',
+  pictures: tr('Pictures'),
+  kit: tr('Kit'),
+  sessions: tr('Sessions'),
+  room: tr('Room'),
+  takehome: tr('Take-home'),
 }
 const figures: Record<DecisionId, RegExp> = {
   group: /^people$/,
@@ -46,7 +47,7 @@ const links = computed(() =>
 const errand = computed(() => props.plan.errands.find((e) => e.state !== 'done'))
 </script>
 <template>
-  <nav class="chain" aria-label="Decisions">
+  <nav class="chain" :aria-label="$t('Decisions')">
     <ol>
       <li v-for="l in links" :key="l.id">
         <router-link
@@ -57,8 +58,8 @@ const errand = computed(() => props.plan.errands.find((e) => e.state !== 'done')
         >
           <VerdictShape :state="l.state" class="shape" />
           <span class="name"
-            ><small>{{ l.n }}</small> {{ l.name }}</span
-          ><span class="state">{{ l.state }}</span>
+            ><small>{{ l.n }}</small> {{ $t(l.name) }}</span
+          ><span class="state">{{ $t(l.state) }}</span>
           <span class="line">{{ l.line }}</span>
         </router-link>
         <div v-if="l.id === chosen && $slots.default" class="open"><slot /></div>
@@ -67,7 +68,7 @@ const errand = computed(() => props.plan.errands.find((e) => e.state !== 'done')
     <div v-if="errand" class="errand">
       <HouseDrawing :drawing="drawing" class="ink" :width="84" />
       <div>
-        <span class="two small">{{ say.errand(errand).title }}</span><br /><strong>by {{ say.at(errand.by) }}</strong>
+        <span class="two small">{{ say.errand(errand).title }}</span><br /><strong>{{ $t('by {0}', say.at(errand.by)) }}</strong>
       </div>
     </div>
     <div v-else class="errand"><HouseDrawing :drawing="drawing" class="ink" :width="84" /></div>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t as tr } from '#core/language'
 import { computed } from 'vue'
 import { inWorkshop, makes, removeDesign, seated, setMakes, type Participant } from '#core/workshop'
 import PieceDrawing from '../ui/PieceDrawing.vue'
@@ -21,13 +22,13 @@ function toggle(p: Participant) {
   const now = of(p)
   const next = now > 0 ? 0 : Math.max(1, each.value)
   const change = setMakes(w.value, p.id, d.value.id, next === each.value ? null : next)
-  props.bench.act('who-makes', `${said(p)} ${next ? `makes ${next === 1 ? 'a' : next}` : 'makes no'} ${name.value}`, [change])
+  props.bench.act('who-makes', `${said(p)} ${next ? tr('makes {0}', next === 1 ? 'a' : next) : tr('makes no')} ${name.value}`, [change])
 }
 const out = computed(() => removeDesign(w.value, d.value.id))
 </script>
 <template>
   <div class="designs">
-    <div class="tabs" role="group" aria-label="Designs of this workshop">
+    <div class="tabs" role="group" :aria-label="$t('Designs of this workshop')">
       <button
         v-for="(x, i) in whole.designs"
         :key="x.design"
@@ -38,20 +39,20 @@ const out = computed(() => removeDesign(w.value, d.value.id))
         @click="bench.lookAt(x.design)"
       >
         <PieceDrawing :kind="w.designs[i]!.kind" :drawing="w.drawing" :width="34" :outline="x.outline" /><span
-          ><b>{{ x.pieceName }}</b
-          ><br /><span class="small">{{ x.recipe.name }}, {{ x.pieces }} {{ x.pieces === 1 ? 'piece' : 'pieces' }}</span></span
+          ><b>{{ $t(x.pieceName) }}</b
+          ><br /><span class="small">{{ $t(x.recipe.name) }}, {{ x.pieces }} {{ x.pieces === 1 ? $t('piece') : $t('pieces') }}</span></span
         >
       </button>
     </div>
     <div v-if="edit" class="who">
       <StepField
-        label="Everybody makes"
+        :label="$t('Everybody makes')"
         :model-value="each"
         :max="9"
-        @update:model-value="bench.set(inWorkshop.designs(d.id).each, $event, `everybody makes ${$event} ${name}`)"
+        @update:model-value="bench.set(inWorkshop.designs(d.id).each, $event, $t('everybody makes {0} {1}', $event, name))"
       />
-      <div v-if="people.length" role="group" :aria-label="`Who makes ${name}`" class="chips">
-        <span class="label">or only these</span>
+      <div v-if="people.length" role="group" :aria-label="$t('Who makes {0}', name)" class="chips">
+        <span class="label">{{ $t('or only these') }}</span>
         <button
           v-for="p in people"
           :key="p.id"
@@ -64,9 +65,9 @@ const out = computed(() => removeDesign(w.value, d.value.id))
           {{ said(p) }}{{ of(p) > 1 ? ` × ${of(p)}` : '' }}
         </button>
       </div>
-      <p v-if="first" class="small two">The first design stays; choose another piece for it below.</p>
-      <v-btn v-else-if="out" @click="bench.act('design-out', `${name} was taken out`, out)">Take this design out</v-btn>
-      <p v-else class="small two">It has pictures: erase them before this design is taken out.</p>
+      <p v-if="first" class="small two">{{ $t('The first design stays; choose another piece for it below.') }}</p>
+      <v-btn v-else-if="out" @click="bench.act('design-out', $t('{0} was taken out', name), out)">{{ $t('Take this design out') }}</v-btn>
+      <p v-else class="small two">{{ $t('It has pictures: erase them before this design is taken out.') }}</p>
     </div>
   </div>
 </template>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t as tr } from '#core/language'
 import { computed, ref } from 'vue'
 import { forgetNamesText } from '#core/phrases'
 import { Refused } from '../app/api'
@@ -19,7 +20,7 @@ async function forget() {
     emit('close')
   } catch (e) {
     problem.value =
-      e instanceof Refused ? `${e.problem.what} ${e.problem.remedy}` : 'The server does not answer. Nothing was erased; try again.'
+      e instanceof Refused ? `${e.problem.what} ${e.problem.remedy}` : tr('The server does not answer. Nothing was erased; try again.')
   }
   busy.value = false
 }
@@ -28,8 +29,12 @@ async function forget() {
   <v-dialog :model-value="true" max-width="520" @update:model-value="emit('close')">
     <div class="sheet" role="alertdialog" aria-labelledby="forget-title">
       <h2 id="forget-title">{{ text.title }}</h2>
-      <p><b>Goes, for good:</b> {{ text.goes }}</p>
-      <p><b>Stays:</b> {{ text.stays }}</p>
+      <p>
+        <b>{{ $t('Goes, for good:') }}</b> {{ text.goes }}
+      </p>
+      <p>
+        <b>{{ $t('Stays:') }}</b> {{ text.stays }}
+      </p>
       <p class="watch">
         <b>{{ text.noWayBack }}</b> {{ text.undo }}
       </p>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t as tr } from '#core/language'
 import { computed, ref } from 'vue'
 import { useDisplay } from 'vuetify'
 import type { Difference, Plan, Remedy } from '#core/plan'
@@ -21,28 +22,32 @@ const brief = computed(() => height.value >= 600)
 const cells = computed(() =>
   (
     [
-      ['A head', 'cost-bought'],
-      ['Sheets', 'sheets'],
-      props.plan.figures['earliest'] ? ['Rub from', 'earliest'] : props.plan.adults.matters ? ['Adults', 'adults'] : ['Prints', 'prints'],
+      [tr('A head'), 'cost-bought'],
+      [tr('Sheets'), 'sheets'],
+      props.plan.figures['earliest']
+        ? [tr('Rub from'), 'earliest']
+        : props.plan.adults.matters
+          ? [tr('Adults'), 'adults']
+          : [tr('Prints'), 'prints'],
     ] as const
   ).map(([name, key]) => ({ name, key, figure: props.plan.figures[key]! })),
 )
 </script>
 <template>
-  <section class="pull" :class="{ open }" aria-label="What the plan means" @keydown.esc="open = false">
+  <section class="pull" :class="{ open }" :aria-label="$t('What the plan means')" @keydown.esc="open = false">
     <button class="plain grip" :aria-expanded="open" @click="open = !open">
-      <i aria-hidden="true" /><span class="title">What the plan means</span>
-      <span v-if="since && since.by.size" class="since">since {{ since.label }}</span>
-      <span class="two small">{{ open ? 'less' : 'all of it' }}</span>
+      <i aria-hidden="true" /><span class="title">{{ $t('What the plan means') }}</span>
+      <span v-if="since && since.by.size" class="since">{{ $t('since {0}', since.label) }}</span>
+      <span class="two small">{{ open ? $t('less') : $t('all of it') }}</span>
     </button>
     <WhatItMeans v-if="open" :plan="plan" :say="say" :since="since" :effect="effect" bare @take="$emit('take', $event)" />
     <template v-else-if="brief">
       <div class="three">
         <div v-for="c in cells" :key="c.key" class="cell">
-          <span class="two small">{{ c.name }}</span><br /><BecauseFigure
+          <span class="two small">{{ $t(c.name) }}</span><br /><BecauseFigure
             :figure="c.figure"
             :say="say"
-            :name="c.name"
+            :name="$t(c.name)"
             :change="since?.by.get(c.key)"
           />
         </div>
@@ -55,7 +60,7 @@ const cells = computed(() =>
         class="first"
         @take="$emit('take', $event)"
       />
-      <p v-else class="ok small">Nothing stands against this plan.</p>
+      <p v-else class="ok small">{{ $t('Nothing stands against this plan.') }}</p>
     </template>
   </section>
 </template>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t as tr } from '#core/language'
 import { uuidv7 } from 'uuidv7'
 import { computed, ref } from 'vue'
 import { ageName } from '#core/phrases'
@@ -16,11 +17,11 @@ const preview = ref<RosterPreview>()
 const problem = ref<Problem>()
 const tooMany = ref('')
 const headings: { id: Heading; name: string }[] = [
-  { id: 'name', name: 'first name' },
-  { id: 'age', name: 'age band' },
-  { id: 'years', name: 'age in years (kept as a band)' },
-  { id: 'picture', name: 'picture file' },
-  { id: 'leave', name: 'leave it out' },
+  { id: 'name', name: tr('first name') },
+  { id: 'age', name: tr('age band') },
+  { id: 'years', name: tr('age in years (kept as a band)') },
+  { id: 'picture', name: tr('picture file') },
+  { id: 'leave', name: tr('leave it out') },
 ]
 const files = computed(() => preview.value?.good.filter((g) => g.picture).length ?? 0)
 const asked = computed(() => (preview.value?.questions.length ?? 0) > 0)
@@ -35,7 +36,7 @@ async function look() {
     problem.value =
       e instanceof Refused
         ? e.problem
-        : { what: 'The server does not answer.', path: '(server)', remedy: 'Your text stays here; try again.' }
+        : { what: tr('The server does not answer.'), path: '(server)', remedy: tr('Your text stays here; try again.') }
   }
 }
 async function choose(e: Event) {
@@ -52,31 +53,31 @@ const settle = (column: number, h: Heading) => {
 function bringIn() {
   const w = props.bench.workshop.value!
   const { changes, guards, left } = rosterChanges(w.group.participants, preview.value!.good, () => uuidv7())
-  if (left > 0) return void (tooMany.value = `${left} more than the ${limits.people} that a workshop holds. Plan two workshops.`)
-  props.bench.act('roster', `${preview.value!.good.length} people came in from a file`, changes, guards)
+  if (left > 0) return void (tooMany.value = tr('{0} more than the {1} that a workshop holds. Plan two workshops.', left, limits.people))
+  props.bench.act('roster', tr('{0} people came in from a file', preview.value!.good.length), changes, guards)
   open.value = false
   preview.value = undefined
   text.value = ''
 }
 </script>
 <template>
-  <v-btn @click="open = true">Bring in a roster</v-btn>
+  <v-btn @click="open = true">{{ $t('Bring in a roster') }}</v-btn>
   <v-dialog v-model="open" max-width="640" scrollable>
     <div class="sheet">
-      <h2>A roster</h2>
+      <h2>{{ $t('A roster') }}</h2>
       <p class="small two">
-        Comma, semicolon or tab; a heading line, then a person a line. First names and age bands are all that is kept.
+        {{ $t('Comma, semicolon or tab; a heading line, then a person a line. First names and age bands are all that is kept.') }}
       </p>
-      <input type="file" accept=".csv,.txt,.tsv,text/csv" aria-label="Roster file" @change="choose" />
-      <label class="label" for="roster-text">or paste it</label>
-      <textarea id="roster-text" v-model="text" rows="5" class="code" placeholder="name,age" />
-      <v-btn :disabled="!text.trim()" @click="look">Look at it</v-btn>
+      <input type="file" accept=".csv,.txt,.tsv,text/csv" :aria-label="$t('Roster file')" @change="choose" />
+      <label class="label" for="roster-text">{{ $t('or paste it') }}</label>
+      <textarea id="roster-text" v-model="text" rows="5" class="code" :placeholder="$t('name,age')" />
+      <v-btn :disabled="!text.trim()" @click="look">{{ $t('Look at it') }}</v-btn>
       <div v-if="problem" role="alert" class="bad">
         <b>{{ problem.what }}</b><br />{{ problem.path }}. {{ problem.remedy }}
       </div>
       <template v-if="preview">
         <div v-for="q in preview.questions" :key="q.column" class="ask">
-          <b>What is “{{ q.heading }}”?</b> <span class="code">{{ q.example }}</span>
+          <b>{{ $t('What is “{0}”?', q.heading) }}</b> <span class="code">{{ q.example }}</span>
           <div class="row">
             <v-btn v-for="h in headings" :key="h.id" :class="{ likely: q.guess === h.id }" @click="settle(q.column, h.id)">{{
               h.name
@@ -84,19 +85,20 @@ function bringIn() {
           </div>
         </div>
         <div v-if="preview.bad.length" class="bad" role="alert">
-          <b>{{ preview.bad.length }} {{ preview.bad.length === 1 ? 'line' : 'lines' }} cannot come in.</b> The others can.
+          <b>{{ $t('{0} {1} cannot come in.', preview.bad.length, preview.bad.length === 1 ? $t('line') : $t('lines')) }}</b>
+          {{ $t('The others can.') }}
           <p v-for="b in preview.bad.slice(0, 6)" :key="b.line" class="small">
-            <span class="code">{{ b.line }}, column {{ b.column }}: {{ b.text.slice(0, 60) }}</span
-            ><br />{{ b.what }} {{ b.remedy }}
+            <span class="code">{{ $t('{0}, column {1}: {2}', b.line, b.column, b.text.slice(0, 60)) }}</span><br />{{ b.what }}
+            {{ b.remedy }}
           </p>
-          <p v-if="preview.bad.length > 6" class="small">and {{ preview.bad.length - 6 }} more</p>
+          <p v-if="preview.bad.length > 6" class="small">{{ $t('and {0} more', preview.bad.length - 6) }}</p>
         </div>
         <p v-if="files" class="small">
-          <b>{{ files }} {{ files === 1 ? 'line names' : 'lines name' }} a picture file.</b> Drop this roster together with the pictures, on
-          Pictures, and each finds its owner.
+          <b>{{ $t('{0} {1} a picture file.', files, files === 1 ? $t('line names') : $t('lines name')) }}</b>
+          {{ $t('Drop this roster together with the pictures, on Pictures, and each finds its owner.') }}
         </p>
         <p v-if="!asked">
-          <b>{{ preview.good.length }} good {{ preview.good.length === 1 ? 'line waits' : 'lines wait' }}:</b>
+          <b>{{ $t('{0} good {1}:', preview.good.length, preview.good.length === 1 ? $t('line waits') : $t('lines wait')) }}</b>
           <span class="two"
             >{{
               preview.good
@@ -109,9 +111,12 @@ function bringIn() {
       </template>
       <p v-if="tooMany" role="alert" class="bad">{{ tooMany }}</p>
       <div class="row">
-        <v-btn @click="open = false">Not now</v-btn
-        ><v-btn color="primary" variant="flat" :disabled="!preview || asked || !preview.good.length" @click="bringIn"
-          >Bring {{ preview && !asked ? preview.good.length : '' }} in</v-btn
+        <v-btn @click="open = false">{{ $t('Not now') }}</v-btn><v-btn
+          color="primary"
+          variant="flat"
+          :disabled="!preview || asked || !preview.good.length"
+          @click="bringIn"
+          >{{ $t('Bring {0} in', preview && !asked ? preview.good.length : '') }}</v-btn
         >
       </div>
     </div>

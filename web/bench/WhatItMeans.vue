@@ -27,45 +27,49 @@ const hands = computed(() => {
 const looks = computed(() => props.plan.findings)
 </script>
 <template>
-  <aside class="means" aria-label="What the plan means">
-    <h2 v-if="!bare">What the plan means</h2>
+  <aside class="means" :aria-label="$t('What the plan means')">
+    <h2 v-if="!bare">{{ $t('What the plan means') }}</h2>
     <p v-if="!bare && since && since.by.size" class="since">
       <svg width="13" height="11" viewBox="0 0 13 11" aria-hidden="true">
         <path d="M1 10 6.5 2 12 10" fill="none" stroke="currentColor" stroke-width="2.6" />
       </svg>
-      since {{ since.label }}
+      {{ $t('since {0}', since.label) }}
     </p>
     <div class="pair">
       <div class="cell">
-        <span class="two small">Cost per head</span><br /><BecauseFigure
+        <span class="two small">{{ $t('Cost per head') }}</span><br /><BecauseFigure
           :figure="f['cost-bought']!"
           :say="say"
-          name="Cost per head, whole packs"
+          :name="$t('Cost per head, whole packs')"
           :change="change('cost-bought')"
         /><br /><span class="small two"
-          ><BecauseFigure quiet :figure="f['cost-used']!" :say="say" name="Cost per head, used up" /> of it used up</span
+          ><BecauseFigure quiet :figure="f['cost-used']!" :say="say" :name="$t('Cost per head, used up')" /> {{ $t('of it used up') }}</span
         >
       </div>
       <div class="cell">
-        <span class="two small">Sheets to print</span><br /><BecauseFigure
+        <span class="two small">{{ $t('Sheets to print') }}</span><br /><BecauseFigure
           :figure="f['sheets']!"
           :say="say"
-          name="Sheets to print"
+          :name="$t('Sheets to print')"
           :change="change('sheets')"
-        /><br /><span class="small two">{{ plan.designs.length > 1 ? 'of all designs' : `${plan.print.grid.perSheet} on each` }}</span>
+        /><br /><span class="small two">{{
+          plan.designs.length > 1 ? $t('of all designs') : $t('{0} on each', plan.print.grid.perSheet)
+        }}</span>
       </div>
     </div>
     <div v-if="f['earliest']" class="cell">
-      <span class="two small">First possible rub-off{{ plan.designs.length > 1 ? `, ${plan.pieceName}` : '' }}</span
-      ><br /><BecauseFigure :figure="f['earliest']!" :say="say" name="First possible rub-off" :change="change('earliest')" />
+      <span class="two small">{{
+        $t('First possible rub-off{0}', plan.designs.length > 1 ? `, ${plan.pieceName}` : '')
+      }}</span><br /><BecauseFigure :figure="f['earliest']!" :say="say" :name="$t('First possible rub-off')" :change="change('earliest')" />
       <p class="small two">
-        Better from <BecauseFigure quiet :figure="f['recommended']!" :say="say" name="Recommended rub-off" />. Planned
-        {{ say.at(plan.sessions.find((s) => s.id === plan.split.cure!.rubIn)!.from) }}:
-        <b :class="{ ready: 'ok', risky: 'watch', 'too soon': 'stop' }[plan.split.cure!.verdict]">{{ plan.split.cure!.verdict }}</b>.
+        {{ $t('Better from') }} <BecauseFigure quiet :figure="f['recommended']!" :say="say" :name="$t('Recommended rub-off')" />{{
+          $t('. Planned {0}:', say.at(plan.sessions.find((s) => s.id === plan.split.cure!.rubIn)!.from))
+        }}
+        <b :class="{ ready: 'ok', risky: 'watch', 'too soon': 'stop' }[plan.split.cure!.verdict]">{{ $t(plan.split.cure!.verdict) }}</b>.
       </p>
     </div>
     <div v-if="loads.length" class="cell">
-      <span class="two small">Time, queues not counted <SourceMark mark="E" /></span>
+      <span class="two small">{{ $t('Time, queues not counted') }} <SourceMark mark="E" /></span>
       <div v-for="l in loads" :key="l.sessionId" class="load">
         <b>{{ l.session.number }}</b><span class="bar" aria-hidden="true"
           ><i :style="{ width: `${Math.min(100, (100 * l.neededMin) / Math.max(1, l.availableMin))}%` }" :class="{ over: !l.fits }"
@@ -75,39 +79,39 @@ const looks = computed(() => props.plan.findings)
             quiet
             :figure="f[`session/${l.sessionId}`]!"
             :say="say"
-            :name="`Class ${l.session.number}`"
+            :name="$t('Class {0}', l.session.number)"
             :text="`${l.neededMin}`"
             :change="change(`session/${l.sessionId}`)"
           />
-          of {{ l.availableMin }} min</span
+          {{ $t('of {0} min', l.availableMin) }}</span
         >
       </div>
     </div>
     <div v-if="plan.adults.matters" class="cell">
-      <span class="two small">Adults needed</span><br /><BecauseFigure
+      <span class="two small">{{ $t('Adults needed') }}</span><br /><BecauseFigure
         :figure="f['adults']!"
         :say="say"
-        name="Adults needed"
+        :name="$t('Adults needed')"
         :change="change('adults')"
       />
-      <span class="small two">{{ plan.adults.coming }} coming</span>
+      <span class="small two">{{ $t('{0} coming', plan.adults.coming) }}</span>
     </div>
     <template v-if="looks.length">
-      <h3 class="looks" :class="looks[0]!.level">{{ looks[0]!.level === 'stop' ? 'This cannot work yet' : 'Look at these' }}</h3>
+      <h3 class="looks" :class="looks[0]!.level">{{ looks[0]!.level === 'stop' ? $t('This cannot work yet') : $t('Look at these') }}</h3>
       <FindingCard v-for="(x, i) in looks" :key="i" :finding="x" :say="say" :effect="effect" @take="$emit('take', $event)" />
     </template>
-    <p v-else class="ok small calm">Nothing stands against this plan.</p>
+    <p v-else class="ok small calm">{{ $t('Nothing stands against this plan.') }}</p>
     <section class="hands">
-      <h3>Where the hands are</h3>
+      <h3>{{ $t('Where the hands are') }}</h3>
       <p v-for="c in hands" :key="c.where" class="small two">
-        <b>{{ c.where }}</b> {{ c.text }}
+        <b>{{ $t(c.where) }}</b> {{ $t(c.text) }}
       </p>
       <p v-for="c in plan.ownCautions" :key="c.id" class="small two">
-        <b>{{ c.where }}</b> {{ c.text }} <span class="small">(the house’s)</span>
+        <b>{{ $t(c.where) }}</b> {{ $t(c.text) }} <span class="small">{{ $t('(the house’s)') }}</span>
       </p>
       <p class="small two">
-        Labels and the house’s rules go before this.
-        <router-link class="room" :to="`/w/${$route.params['id']}/safety`">Safety sheet for the room</router-link>
+        {{ $t('Labels and the house’s rules go before this.') }}
+        <router-link class="room" :to="`/w/${$route.params['id']}/safety`">{{ $t('Safety sheet for the room') }}</router-link>
       </p>
     </section>
   </aside>

@@ -1,3 +1,4 @@
+import { t as tr } from '#core/language'
 import { uuidv7 } from 'uuidv7'
 import { computed, reactive, shallowReactive, type Ref } from 'vue'
 import { difference, planOf, planWorkshop, type Difference, type Plan, type Remedy } from '#core/plan'
@@ -58,7 +59,7 @@ export function useBench(id: Ref<string>) {
       Array.from({ length: Math.max(0, n - w.group.participants.length) }, () => uuidv7()),
     )
     if ('ask' in edit) return edit
-    act('headcount', `${w.group.participants.length} people became ${n}`, edit.changes, edit.guards, edit.intent)
+    act('headcount', tr('{0} people became {1}', w.group.participants.length, n), edit.changes, edit.guards, edit.intent)
     return undefined
   }
 
@@ -117,15 +118,16 @@ const telling = ['recommended', 'packs/', 'cost-bought', 'session/', 'sheets', '
 
 function effectOf(before: Plan, after: Plan, say: Phrases): string {
   const stops = after.findings.filter((f) => f.level === 'stop')
-  if (stops.length && !before.findings.some((f) => f.code === stops[0]!.code)) return `but: ${say.finding(stops[0]!).title.toLowerCase()}`
+  if (stops.length && !before.findings.some((f) => f.code === stops[0]!.code))
+    return tr('but: {0}', say.finding(stops[0]!).title.toLowerCase())
   const home = after.takeHome.find((s) => s.ready)?.ready
-  if (home && after.goesHome !== before.goesHome) return `ready ${say.at(home.tellAt)}`
+  if (home && after.goesHome !== before.goesHome) return tr('ready {0}', say.at(home.tellAt))
   const verdict = after.split.cure?.verdict
   if (verdict && verdict !== before.split.cure?.verdict) return verdict
   const changed = difference(before, after)
   for (const key of telling) {
     const d = changed.find((c) => c.key.startsWith(key) && c.by !== null && c.by !== 0)
-    if (d) return say.difference(d) + (d.unit === 'minor' ? ' a head' : '')
+    if (d) return say.difference(d) + (d.unit === 'minor' ? tr(' a head') : '')
   }
   return after.findings.length < before.findings.length ? 'fits' : ''
 }

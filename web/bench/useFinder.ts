@@ -1,3 +1,4 @@
+import { t as tr } from '#core/language'
 import { wrap, type Remote } from 'comlink'
 import { onBeforeUnmount, ref, shallowRef, watch } from 'vue'
 import type { findMethods, Row } from '#core/finder'
@@ -10,7 +11,7 @@ export function useFinder(bench: Bench) {
   const problem = ref('')
   const worker = new Worker(new URL('../workers/finder.worker.ts', import.meta.url), { type: 'module' })
   const remote: Remote<{ findMethods: typeof findMethods }> = wrap(worker)
-  worker.onerror = (e) => (problem.value = e.message || 'The methods could not be compared.')
+  worker.onerror = (e) => (problem.value = e.message || tr('The methods could not be compared.'))
   onBeforeUnmount(() => worker.terminate())
   let asked = 0
   watch(

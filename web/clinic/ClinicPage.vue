@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t as tr } from '#core/language'
 import { pieceOf } from '#core/workshop'
 import { computed, ref, watch } from 'vue'
 import { useRoute } from 'vue-router'
@@ -63,10 +64,10 @@ const blocks = (list: Evidence[]) => list.reduce((sum, e) => sum + Math.abs(e.we
 const name = computed(() => {
   const p = w.value?.group.participants.find((x) => x.id === who.value)
   return p
-    ? `${p.name ?? `Seat ${plan.value?.seats[p.id]}`}’s ${plan.value?.pieceName ?? 'piece'}`
+    ? `${p.name ?? tr('Seat {0}', plan.value?.seats[p.id])}’s ${plan.value?.pieceName ?? 'piece'}`
     : w.value
       ? `A ${plan.value?.pieceName}`
-      : 'Your piece'
+      : tr('Your piece')
 })
 const what = computed(() => symptoms.filter((s) => seen.value.includes(s.id)).map((s) => s.name))
 /** How it was made, in words under the tokens. */
@@ -78,7 +79,10 @@ const made = computed(() => {
   lines.push({
     state: 'printed',
     title: m.printer ?? 'print',
-    body: [m.gsm ? `${m.gsm} g/m² paper` : 'paper not known', m.readsRight === undefined ? '' : m.readsRight ? 'flips even' : 'flips odd']
+    body: [
+      m.gsm ? tr('{0} g/m² paper', m.gsm) : tr('paper not known'),
+      m.readsRight === undefined ? '' : m.readsRight ? tr('flips even') : tr('flips odd'),
+    ]
       .filter(Boolean)
       .join(', '),
   })
@@ -86,20 +90,21 @@ const made = computed(() => {
     state: 'laid',
     title: piece.value?.laidAt && say.value ? say.value.at(piece.value.laidAt) : stateWord('laid', words),
     body:
-      [m.coat && `${m.coat} coat`, m.material && `on ${blankMaterial(m.material)?.name ?? m.material}`].filter(Boolean).join(', ') ||
-      'not known',
+      [m.coat && tr('{0} coat', m.coat), m.material && tr('on {0}', blankMaterial(m.material)?.name ?? m.material)]
+        .filter(Boolean)
+        .join(', ') || tr('not known'),
   })
   if (m.cureShare !== undefined && cure && say.value)
     lines.push({
       state: 'cured',
       title: say.value.minutes(m.cureShare * cure.requiredMin),
-      body: `${say.value.minutes(cure.requiredMin)} least, ${say.value.minutes(cure.recommendedMin)} better`,
+      body: tr('{0} least, {1} better', say.value.minutes(cure.requiredMin), say.value.minutes(cure.recommendedMin)),
     })
   if (m.rounds)
     lines.push({
       state: 'rub-1',
-      title: `${m.rounds} rounds`,
-      body: [m.wetting && `wetted: ${m.wetting}`, m.rubWith && `with a ${m.rubWith}`].filter(Boolean).join(', '),
+      title: tr('{0} rounds', m.rounds),
+      body: [m.wetting && tr('wetted: {0}', m.wetting), m.rubWith && tr('with a {0}', m.rubWith)].filter(Boolean).join(', '),
     })
   return lines
 })
@@ -112,27 +117,27 @@ const know = (fact: keyof Making, value: string) => {
 const knowable: { fact: keyof Making; label: string; options: { id: string; name: string }[] }[] = [
   {
     fact: 'printer',
-    label: 'Printed with',
+    label: tr('Printed with'),
     options: [
-      { id: '', name: 'not known' },
+      { id: '', name: tr('not known') },
       { id: 'toner', name: 'toner' },
       { id: 'inkjet', name: 'inkjet' },
     ],
   },
   {
     fact: 'cureShare',
-    label: 'It waited',
+    label: tr('It waited'),
     options: [
-      { id: '', name: 'not known' },
-      { id: '0.5', name: 'less than the least' },
-      { id: '2', name: 'as it should' },
+      { id: '', name: tr('not known') },
+      { id: '0.5', name: tr('less than the least') },
+      { id: '2', name: tr('as it should') },
     ],
   },
   {
     fact: 'coat',
-    label: 'Coat',
+    label: tr('Coat'),
     options: [
-      { id: '', name: 'not known' },
+      { id: '', name: tr('not known') },
       { id: 'light', name: 'light' },
       { id: 'moderate', name: 'moderate' },
       { id: 'heavy', name: 'heavy' },
@@ -144,12 +149,12 @@ const missing = computed(() => id.value !== undefined && !w.value)
 <template>
   <LostPage v-if="missing" />
   <main v-else class="clinic">
-    <section class="side" aria-label="What is seen">
+    <section class="side" :aria-label="$t('What is seen')">
       <div class="head">
-        <h1>Clinic</h1>
-        <p class="small two">What do you see?<br />More than one is fine.</p>
+        <h1>{{ $t('Clinic') }}</h1>
+        <p class="small two">{{ $t('What do you see?') }}<br />{{ $t('More than one is fine.') }}</p>
       </div>
-      <div class="tiles" role="group" aria-label="Symptoms">
+      <div class="tiles" role="group" :aria-label="$t('Symptoms')">
         <button
           v-for="s in shown"
           :key="s.id"
@@ -160,21 +165,21 @@ const missing = computed(() => id.value !== undefined && !w.value)
           :title="`${s.look} ${s.feel}`"
           @click="toggle(s.id)"
         >
-          <SymptomDrawing :symptom="s.id" /><span>{{ s.name }}</span
-          ><span class="sr">{{ s.look }} Feels: {{ s.feel }}</span>
+          <SymptomDrawing :symptom="s.id" /><span>{{ $t(s.name) }}</span
+          ><span class="sr">{{ $t('{0} Feels: {1}', s.look, s.feel) }}</span>
         </button>
       </div>
       <p v-for="s in symptoms.filter((x) => seen.includes(x.id))" :key="s.id" class="small told-look">
-        <b>{{ s.name }}</b> {{ s.look }} <span class="two">To the finger: {{ s.feel.toLowerCase() }}</span>
+        <b>{{ $t(s.name) }}</b> {{ $t(s.look) }} <span class="two">{{ $t('To the finger: {0}', $t(s.feel).toLowerCase()) }}</span>
       </p>
       <template v-if="looks.length">
-        <h3 class="closer">Look closer</h3>
+        <h3 class="closer">{{ $t('Look closer') }}</h3>
         <SegmentChoice
           v-for="q in looks"
           :key="q.id"
           :label="q.ask"
           :model-value="answers[q.id] ?? ''"
-          :options="[...q.options, { id: '', name: 'can’t say' }]"
+          :options="[...q.options, { id: '', name: $t('can’t say') }]"
           @update:model-value="answers = { ...answers, [q.id]: $event }"
         />
       </template>
@@ -185,17 +190,17 @@ const missing = computed(() => id.value !== undefined && !w.value)
         <div class="told">
           <h2>{{ name }}{{ what.length ? `, ${what.join(', ')}` : '' }}</h2>
           <label v-if="w" class="pick"
-            ><span class="label">Whose</span
+            ><span class="label">{{ $t('Whose') }}</span
             ><select v-model="who" class="field">
-              <option value="">any piece of this plan</option>
-              <option v-for="p in w.group.participants" :key="p.id" :value="p.id">{{ p.name ?? `Seat ${plan?.seats[p.id]}` }}</option>
+              <option value="">{{ $t('any piece of this plan') }}</option>
+              <option v-for="p in w.group.participants" :key="p.id" :value="p.id">{{ p.name ?? $t('Seat {0}', plan?.seats[p.id]) }}</option>
             </select></label
           >
           <template v-else>
             <label class="pick"
-              ><span class="label">Made by</span
+              ><span class="label">{{ $t('Made by') }}</span
               ><select v-model="method" class="field">
-                <option v-for="r in recipes" :key="r.id" :value="r.id">{{ r.name }}</option>
+                <option v-for="r in recipes" :key="r.id" :value="r.id">{{ $t(r.name) }}</option>
               </select></label
             >
             <div class="known">
@@ -209,11 +214,11 @@ const missing = computed(() => id.value !== undefined && !w.value)
               />
             </div>
           </template>
-          <ol v-if="w" class="made" aria-label="How it was made">
+          <ol v-if="w" class="made" :aria-label="$t('How it was made')">
             <li v-for="m in made" :key="m.state">
               <PieceToken :state="m.state" :size="28" />
               <span
-                ><b>{{ m.title }}</b
+                ><b>{{ $t(m.title) }}</b
                 ><br /><span class="small two">{{ m.body }}</span></span
               >
             </li>
@@ -222,19 +227,21 @@ const missing = computed(() => id.value !== undefined && !w.value)
       </div>
       <template v-if="ranked.length">
         <div class="cols">
-          <h3>What did it</h3>
-          <span class="small two">speaks against</span><span /><span class="small two">speaks for</span
-          ><span class="small two" title="Solid blocks less open ones: from 4 on likely, from 1 possible, 0 can’t tell, below −2 ruled out."
-            >a block, a weight <SourceMark mark="E" />; 4 is likely, 1 possible</span
+          <h3>{{ $t('What did it') }}</h3>
+          <span class="small two">{{ $t('speaks against') }}</span><span /><span class="small two">{{ $t('speaks for') }}</span
+          ><span
+            class="small two"
+            :title="$t('Solid blocks less open ones: from 4 on likely, from 1 possible, 0 can’t tell, below −2 ruled out.')"
+            >{{ $t('a block, a weight') }} <SourceMark mark="E" />{{ $t('; 4 is likely, 1 possible') }}</span
           >
         </div>
         <p v-if="pairs.length" class="pairs">
-          <b>More likely two things at once:</b>
-          <template v-for="(t, k) in pairs" :key="k"
-            >{{ k ? '; or ' : ' ' }}{{ t.two[0].cause.name.toLowerCase() }} and {{ t.two[1].cause.name.toLowerCase() }}</template
-          >. <SourceMark mark="E" />
+          <b>{{ $t('More likely two things at once:') }}</b>
+          <template v-for="(t, k) in pairs" :key="k">{{
+            $t('{0}{1} and {2}', k ? $t('; or ') : ' ', $t(t.two[0].cause.name).toLowerCase(), $t(t.two[1].cause.name).toLowerCase())
+          }}</template>. <SourceMark mark="E" />
         </p>
-        <div role="radiogroup" aria-label="Causes">
+        <div role="radiogroup" :aria-label="$t('Causes')">
           <button
             v-for="(r, i) in ranked.slice(0, 6)"
             :key="r.cause.id"
@@ -246,7 +253,7 @@ const missing = computed(() => id.value !== undefined && !w.value)
             @click="one = i"
           >
             <span
-              ><b class="name">{{ r.cause.name }}</b
+              ><b class="name">{{ $t(r.cause.name) }}</b
               ><br /><span :class="r.word === 'likely' ? 'ink strong' : 'two'"
                 >{{ r.word }} {{ r.sum > 0 ? `+${r.sum}` : String(r.sum).replace('-', '−') }}</span
               ></span
@@ -255,33 +262,33 @@ const missing = computed(() => id.value !== undefined && !w.value)
               <li v-for="e in r.against" :key="e.said">
                 {{ e.said }} <span class="bl"><i v-for="n in -e.weight" :key="n" /></span>
               </li>
-              <li v-if="!r.against.length" class="two">nothing</li>
+              <li v-if="!r.against.length" class="two">{{ $t('nothing') }}</li>
             </ul>
             <BalanceDrawing :against="blocks(r.against)" :in-favour="blocks(r.for)" />
             <ul class="for">
               <li v-for="e in r.for" :key="e.said">
                 <span class="bl solid"><i v-for="n in e.weight" :key="n" /></span> {{ e.said }}
               </li>
-              <li v-if="!r.for.length" class="two">nothing</li>
+              <li v-if="!r.for.length" class="two">{{ $t('nothing') }}</li>
             </ul>
           </button>
         </div>
         <div v-if="chosen" class="todo" aria-live="polite">
           <div>
-            <h3>Now</h3>
-            <p>{{ chosen.cause.now }} <SourceMark :mark="chosen.cause.mark" /></p>
+            <h3>{{ $t('Now') }}</h3>
+            <p>{{ $t(chosen.cause.now) }} <SourceMark :mark="chosen.cause.mark" /></p>
           </div>
           <div>
-            <h3>Next time</h3>
-            <p>{{ chosen.cause.next }} <SourceMark :mark="chosen.cause.mark" /></p>
+            <h3>{{ $t('Next time') }}</h3>
+            <p>{{ $t(chosen.cause.next) }} <SourceMark :mark="chosen.cause.mark" /></p>
           </div>
         </div>
       </template>
       <div v-else class="outline">
         {{
           seen.length
-            ? 'Nothing this method does looks like that. Look again, or choose the method.'
-            : 'Press what you see on the left: causes stand here, with what speaks for and against each.'
+            ? $t('Nothing this method does looks like that. Look again, or choose the method.')
+            : $t('Press what you see on the left: causes stand here, with what speaks for and against each.')
         }}
       </div>
     </TrimSheet>

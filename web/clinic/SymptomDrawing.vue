@@ -53,7 +53,7 @@ defineProps<{ symptom: string }>()
         fill="#241c17"
         font-family="var(--f-head)"
       >
-        FERRY
+        {{ $t('FERRY') }}
       </text>
       <path d="M8 48q6-5 12 0t12 0 12 0 12 0 12 0 8 0" fill="none" stroke="#241c17" stroke-width="1.8" />
     </g>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t as tr } from '#core/language'
 import { computed, nextTick, onBeforeUnmount, onMounted, ref, watch } from 'vue'
 import { useRoute } from 'vue-router'
 import { recipesOf } from '#core/house'
@@ -25,9 +26,9 @@ const newest = computed(() => own.value.filter((x) => latestRecipe(x.r.id, recip
 const shown = computed(() => latestRecipe(section.value) ?? newest.value.find((x) => x.r.id === section.value)?.r)
 const tabs = computed(() => [
   ...recipes.map((r) => ({ id: r.id, name: r.name })),
-  { id: 'schools', name: 'Schools' },
-  { id: 'surfaces', name: 'Surfaces' },
-  { id: 'cautions', name: 'Cautions' },
+  { id: 'schools', name: tr('Schools') },
+  { id: 'surfaces', name: tr('Surfaces') },
+  { id: 'cautions', name: tr('Cautions') },
   ...newest.value.map((x) => ({ id: x.r.id, name: x.r.name })),
 ])
 const query = ref('')
@@ -71,7 +72,7 @@ const takes = (m: string) => recipes.filter((r) => r.surfaces[m]).map((r) => `${
   <LostPage v-if="!shown && !['schools', 'surfaces', 'cautions'].includes(section)" />
   <main v-else class="craft">
     <div class="bar no-print">
-      <nav class="tabs" aria-label="The craft book">
+      <nav class="tabs" :aria-label="$t('The craft book')">
         <router-link
           v-for="t in tabs"
           :key="t.id"
@@ -81,77 +82,94 @@ const takes = (m: string) => recipes.filter((r) => r.surfaces[m]).map((r) => `${
           :aria-current="t.id === section ? 'page' : undefined"
           >{{ t.name }}</router-link
         >
-        <router-link to="/clinic" class="tab">Clinic</router-link>
+        <router-link to="/clinic" class="tab">{{ $t('Clinic') }}</router-link>
       </nav>
       <label class="find"
-        ><span class="sr">Find in the craft book</span
+        ><span class="sr">{{ $t('Find in the craft book') }}</span
         ><input
           ref="field"
           v-model="query"
           class="field"
           type="search"
-          placeholder="Find: haze, cedar, mirror"
+          :placeholder="$t('Find: haze, cedar, mirror')"
           @keydown.esc="query = ''"
         /><kbd aria-hidden="true">/</kbd></label
       >
     </div>
     <p class="small legend">
-      <SourceMark mark="P" /> practitioners agree <SourceMark mark="E" /> estimate, yours to edit <SourceMark mark="Y" /> your logbook
+      <SourceMark mark="P" /> {{ $t('practitioners agree') }} <SourceMark mark="E" /> {{ $t('estimate, yours to edit') }}
+      <SourceMark mark="Y" /> {{ $t('your logbook') }}
     </p>
     <section v-if="query" class="leaf" aria-live="polite">
-      <h2>{{ results.length ? `${results.length} ${results.length === 1 ? 'passage' : 'passages'}` : 'Nothing' }} for “{{ query }}”</h2>
+      <h2>
+        {{
+          $t(
+            '{0} for “{1}”',
+            results.length ? `${results.length} ${results.length === 1 ? $t('passage') : $t('passages')}` : $t('Nothing'),
+            query,
+          )
+        }}
+      </h2>
       <ul class="results">
         <li v-for="(p, i) in results" :key="i">
           <router-link :to="p.to" @click="query = ''"
-            ><b>{{ p.title }}</b> <span class="two small">{{ p.where }}</span></router-link
+            ><b>{{ $t(p.title) }}</b> <span class="two small">{{ $t(p.where) }}</span></router-link
           >
-          <p class="small two">{{ p.text }}</p>
+          <p class="small two">{{ $t(p.text) }}</p>
         </li>
       </ul>
     </section>
     <template v-else>
       <section v-if="section === 'schools'" class="leaf">
-        <h1>Where practitioners differ</h1>
-        <p class="two">What each believes, and what we take when nobody says. A house sets its own; a plan goes before both.</p>
+        <h1>{{ $t('Where practitioners differ') }}</h1>
+        <p class="two">{{ $t('What each believes, and what we take when nobody says. A house sets its own; a plan goes before both.') }}</p>
         <template v-for="r in recipes" :key="r.id">
-          <h2>{{ r.name }}</h2>
+          <h2>{{ $t(r.name) }}</h2>
           <div class="grid">
             <div v-for="s in r.schools" :id="`${r.id}-${s.id}`" :key="s.id" class="entry">
-              <h3>{{ s.question }}</h3>
+              <h3>{{ $t(s.question) }}</h3>
               <p v-for="o in s.options" :key="o.id">
-                <b>{{ o.name }}</b> {{ o.believes }}
+                <b>{{ $t(o.name) }}</b> {{ $t(o.believes) }}
               </p>
-              <p class="ink small">Default {{ s.options.find((o) => o.id === s.default)!.name }}: {{ s.why }}</p>
+              <p class="ink small">{{ $t('Default {0}: {1}', s.options.find((o) => o.id === s.default)!.name, s.why) }}</p>
             </div>
           </div>
         </template>
       </section>
       <section v-else-if="section === 'surfaces'" class="leaf">
-        <h1>Surfaces</h1>
+        <h1>{{ $t('Surfaces') }}</h1>
         <div class="grid">
           <div v-for="m in woods" :id="m.id" :key="m.id" class="entry">
-            <h3><i class="swatch" :style="{ background: m.colour }" aria-hidden="true" /> {{ m.name }}</h3>
-            <p>{{ m.note }} <SourceMark :mark="m.mark" /></p>
-            <p class="small two">{{ m.prepare }}</p>
-            <p class="small"><b>Takes</b> {{ takes(m.id).join(', ') || 'none of these methods' }}</p>
+            <h3><i class="swatch" :style="{ background: m.colour }" aria-hidden="true" /> {{ $t(m.name) }}</h3>
+            <p>{{ $t(m.note) }} <SourceMark :mark="m.mark" /></p>
+            <p class="small two">{{ $t(m.prepare) }}</p>
+            <p class="small">
+              <b>{{ $t('Takes') }}</b> {{ takes(m.id).join(', ') || $t('none of these methods') }}
+            </p>
             <p class="small two">
-              {{ m.surface === 'stone' || m.surface === 'sealed' ? 'better cured a quarter longer' : 'cures as practice says' }}
+              {{ m.surface === 'stone' || m.surface === 'sealed' ? $t('better cured a quarter longer') : $t('cures as practice says') }}
             </p>
           </div>
         </div>
       </section>
       <section v-else-if="section === 'cautions'" class="leaf">
-        <h1>Cautions</h1>
+        <h1>{{ $t('Cautions') }}</h1>
         <p>
-          <b>Never a substitute</b> for product labels and safety data sheets, the house’s rules, fire and youth-protection rules. Where
-          licensed work is needed, ask those licensed.
+          <b>{{ $t('Never a substitute') }}</b>
+          {{
+            $t(
+              'for product labels and safety data sheets, the house’s rules, fire and youth-protection rules. Where licensed work is needed, ask those licensed.',
+            )
+          }}
         </p>
         <div class="grid">
           <div v-for="(c, key) in cautions" :id="key" :key="key" class="entry">
-            <h3>{{ c.where }}</h3>
-            <p>{{ c.text }}</p>
-            <p v-if="may(key)" class="small"><b>May touch</b> {{ may(key) }} <SourceMark mark="E" /></p>
-            <p class="small two">{{ used(key).join(', ') || 'by choice, or in finishing' }}</p>
+            <h3>{{ $t(c.where) }}</h3>
+            <p>{{ $t(c.text) }}</p>
+            <p v-if="may(key)" class="small">
+              <b>{{ $t('May touch') }}</b> {{ may(key) }} <SourceMark mark="E" />
+            </p>
+            <p class="small two">{{ used(key).join(', ') || $t('by choice, or in finishing') }}</p>
           </div>
         </div>
       </section>

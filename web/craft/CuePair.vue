@@ -10,11 +10,15 @@ defineProps<{ pass: string; fail: string; swatches?: CueSwatches | undefined }>(
   <div class="pair">
     <template v-if="swatches">
       <span v-for="side in ['pass', 'fail'] as const" :key="side" class="drawn" aria-hidden="true"
-        ><CueDrawing class="swatch" :drawing="swatches[side].drawing" />{{ swatches[side].word }}</span
+        ><CueDrawing class="swatch" :drawing="swatches[side].drawing" />{{ $t(swatches[side].word) }}</span
       >
     </template>
-    <p><VerdictShape state="settled" :size="17" /><span class="sr">Right when: </span>{{ pass }}</p>
-    <p><VerdictShape state="stop" :size="17" /><span class="sr">Wrong when: </span>{{ fail }}</p>
+    <p>
+      <VerdictShape state="settled" :size="17" /><span class="sr">{{ $t('Right when:') }} </span>{{ $t(pass) }}
+    </p>
+    <p>
+      <VerdictShape state="stop" :size="17" /><span class="sr">{{ $t('Wrong when:') }} </span>{{ $t(fail) }}
+    </p>
   </div>
 </template>
 <style scoped>

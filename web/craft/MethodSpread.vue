@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t as tr } from '#core/language'
 import { computed } from 'vue'
 import { blankMaterial, cautions, compareRecipes, recipeById, type MaterialUse, type Recipe } from '#core/recipe'
 import { materialOf } from '#core/kit'
@@ -29,24 +30,25 @@ const stations = computed(() => {
   return [...by.values()]
 })
 const longest = computed(() => Math.max(...stations.value.map((s) => s.minutes)))
-const whites = { clear: 'clear', surface: 'the surface', white: 'white' }
+const whites = { clear: 'clear', surface: tr('the surface'), white: 'white' }
 const sittings = computed(() => (props.recipe.stages.some((s) => s.then?.cures) ? 'two' : 'one'))
 const half = computed(() => Math.ceil(props.recipe.stages.length / 2))
 const sheets = computed(() => [props.recipe.stages.slice(0, half.value), props.recipe.stages.slice(half.value)])
-const hand = (ids: readonly (keyof typeof cautions)[]) => ids.map((c) => cautions[c])
+const hand = (ids: readonly (keyof typeof cautions)[]) => ids.map((c) => ({ where: tr(cautions[c].where), text: tr(cautions[c].text) }))
 const wait = (s: Recipe['stages'][number]) => {
   if (!s.then || (!s.then.least.value && !s.then.most)) return ''
   const { least, most, cures } = s.then
-  if (cures) return `${sayMinutes(props.recipe.cure!.minimum.value)} least, ${sayMinutes(props.recipe.cure!.recommended.value)} recommended`
-  if (most && least.value) return `${least.value} to ${most.value} min`
-  return most ? `within ${most.value} min` : `${sayMinutes(least.value)} at least`
+  if (cures)
+    return tr('{0} least, {1} recommended', sayMinutes(props.recipe.cure!.minimum.value), sayMinutes(props.recipe.cure!.recommended.value))
+  if (most && least.value) return tr('{0} to {1} min', least.value, most.value)
+  return most ? tr('within {0} min', most.value) : tr('{0} at least', sayMinutes(least.value))
 }
 const amount = (m: MaterialUse): [string, Figure | undefined] => {
-  if (m.basis === 'area') return ['by area and coat', m.held]
-  if (m.basis === 'strips') return ['by strips', undefined]
-  if (m.basis === 'length') return [`${m.amount.value} mm for each ${m.per}`, m.amount]
+  if (m.basis === 'area') return [tr('by area and coat'), m.held]
+  if (m.basis === 'strips') return [tr('by strips'), undefined]
+  if (m.basis === 'length') return [tr('{0} mm for each {1}', m.amount.value, m.per), m.amount]
   const n = m.amount.value === 1 ? '1' : String(m.amount.value)
-  return [`${n} for each ${m.basis === 'person' && m.share && m.share.by !== 'each' ? m.share.by : m.basis}`, m.amount]
+  return [tr('{0} for each {1}', n, m.basis === 'person' && m.share && m.share.by !== 'each' ? m.share.by : m.basis), m.amount]
 }
 </script>
 <template>
@@ -55,40 +57,41 @@ const amount = (m: MaterialUse): [string, Figure | undefined] => {
       <template v-if="k === 0">
         <div class="top">
           <div>
-            <h1>{{ recipe.name }}</h1>
-            <p class="lead">{{ recipe.summary }} Looks: {{ recipe.look }}.</p>
+            <h1>{{ $t(recipe.name) }}</h1>
+            <p class="lead">{{ $t('{0} Looks: {1}.', recipe.summary, recipe.look) }}</p>
             <template v-if="differs.length">
               <p class="ink">
-                <b>Differs from {{ practice!.name }}, version {{ recipe.version }}</b> {{ recipe.note }}
+                <b>{{ $t('Differs from {0}, version {1}', practice!.name, recipe.version) }}</b> {{ recipe.note }}
               </p>
               <ul class="differs small">
                 <li v-for="x in differs" :key="x.what">
-                  {{ x.what }}: <b class="ink">{{ told(x.after) }}</b>, practice {{ told(x.before) }}
+                  {{ x.what }}: <b class="ink">{{ told(x.after) }}</b>{{ $t(', practice {0}', told(x.before)) }}
                 </li>
               </ul>
             </template>
           </div>
           <dl class="facts">
-            <dt>Sittings</dt>
+            <dt>{{ $t('Sittings') }}</dt>
             <dd>{{ sittings }} <SourceMark mark="P" /></dd>
-            <dt>Whites become</dt>
+            <dt>{{ $t('Whites become') }}</dt>
             <dd>{{ whites[recipe.whites] }} <SourceMark mark="P" /></dd>
-            <dt>Print</dt>
+            <dt>{{ $t('Print') }}</dt>
             <dd>
-              {{ recipe.print.ink === 'any' ? 'any' : recipe.print.ink }}{{ recipe.print.laidFaceDown ? ', mirrored' : ', as it is' }}
+              {{ recipe.print.ink === 'any' ? $t('any') : recipe.print.ink
+              }}{{ recipe.print.laidFaceDown ? $t(', mirrored') : $t(', as it is') }}
               <SourceMark mark="P" />
             </dd>
-            <dt>Forgives</dt>
-            <dd>{{ recipe.forgives }}</dd>
+            <dt>{{ $t('Forgives') }}</dt>
+            <dd>{{ $t(recipe.forgives) }}</dd>
           </dl>
         </div>
       </template>
       <div v-else class="top">
         <div>
-          <h2>Where the hands are</h2>
+          <h2>{{ $t('Where the hands are') }}</h2>
           <ul class="hands">
             <li v-for="s in recipe.stages.filter((x) => x.cautions.length)" :key="s.id" class="small">
-              <b>{{ s.name }}</b>
+              <b>{{ $t(s.name) }}</b>
               {{
                 hand(s.cautions)
                   .map((c) => `${c.where}: ${c.text}`)
@@ -96,7 +99,7 @@ const amount = (m: MaterialUse): [string, Figure | undefined] => {
               }}
             </li>
           </ul>
-          <p class="small two">Labels and the house’s rules go before this.</p>
+          <p class="small two">{{ $t('Labels and the house’s rules go before this.') }}</p>
         </div>
       </div>
       <ol class="stages" :start="k * half + 1">
@@ -113,69 +116,78 @@ const amount = (m: MaterialUse): [string, Figure | undefined] => {
           </div>
           <div class="body">
             <h3>
-              <small>{{ k * half + i + 1 }}</small> {{ s.name }}
+              <small>{{ k * half + i + 1 }}</small> {{ $t(s.name) }}
               <HandSign v-if="s.cautions.length" />
             </h3>
             <p class="small two">
-              {{ s.attended ? '' : 'a wait of ' }}{{ s.minutes.value }} min <SourceMark :mark="s.minutes.mark" />{{
+              {{ $t('{0}{1} min', s.attended ? '' : $t('a wait of '), s.minutes.value) }} <SourceMark :mark="s.minutes.mark" />{{
                 s.station ? `, ${s.station}` : ''
-              }}{{ s.optional ? ', only by choice' : '' }}
+              }}{{ s.optional ? $t(', only by choice') : '' }}
             </p>
             <CuePair :pass="s.pass" :fail="s.fail" :swatches="swatchesOf(s.id, recipe.from?.id ?? recipe.id)" />
             <StripExample v-if="s.id === 'tape'" />
             <p v-if="wait(s)" class="small lag">
-              <b>then {{ wait(s) }}</b> <SourceMark :mark="(s.then!.most ?? s.then!.least).mark" /> {{ s.then!.why }}
+              <b>{{ $t('then {0}', wait(s)) }}</b> <SourceMark :mark="(s.then!.most ?? s.then!.least).mark" /> {{ $t(s.then!.why) }}
             </p>
           </div>
           <StageDrawing :stage="s.id" :station="s.station" />
         </li>
       </ol>
       <template v-if="k === 0">
-        <h2>Materials</h2>
+        <h2>{{ $t('Materials') }}</h2>
         <ul class="lines">
           <li v-for="m in recipe.materials" :key="m.material">
             <span
-              ><b>{{ m.material === 'blank' ? 'Blank' : materialOf(m.material).name }}</b> <span class="small two">{{ m.note }}</span></span
+              ><b>{{ m.material === 'blank' ? $t('Blank') : materialOf(m.material).name }}</b>
+              <span class="small two">{{ $t(m.note) }}</span></span
             ><span class="small"
-              >{{ amount(m)[0] }} <SourceMark v-if="amount(m)[1]" :mark="amount(m)[1]!.mark" />{{ m.optional ? ' by choice' : '' }}</span
+              >{{ amount(m)[0] }} <SourceMark v-if="amount(m)[1]" :mark="amount(m)[1]!.mark" />{{
+                m.optional ? $t(' by choice') : ''
+              }}</span
             >
           </li>
         </ul>
         <h2>
-          Stations <span class="small two light">minutes a piece, one after another <SourceMark mark="E" /></span>
+          {{ $t('Stations') }} <span class="small two light">{{ $t('minutes a piece, one after another') }} <SourceMark mark="E" /></span>
         </h2>
         <ul class="stations">
           <li v-for="x in stations" :key="x.name">
-            <b>{{ x.name }}</b><i :class="{ wait: x.waits }" :style="{ width: `${Math.max(2, (100 * x.minutes) / longest)}%` }" /><span
-              >{{ x.minutes }} min</span
-            >
+            <b>{{ $t(x.name) }}</b><i
+              :class="{ wait: x.waits }"
+              :style="{ width: `${Math.max(2, (100 * x.minutes) / longest)}%` }"
+            /><span>{{ $t('{0} min', x.minutes) }}</span>
           </li>
         </ul>
-        <h2>Goes onto</h2>
+        <h2>{{ $t('Goes onto') }}</h2>
         <ul class="lines">
           <li v-for="(f, id) in recipe.surfaces" :key="id">
-            <b>{{ blankMaterial(id)?.name }}</b><span class="small">{{ f.fit }}: {{ f.note }} <SourceMark :mark="f.mark" /></span>
+            <b>{{ $t(blankMaterial(id)?.name ?? id) }}</b><span class="small"
+              >{{ f.fit }}: {{ $t(f.note) }} <SourceMark :mark="f.mark"
+            /></span>
           </li>
         </ul>
       </template>
       <template v-else>
-        <h2>Where practitioners differ</h2>
+        <h2>{{ $t('Where practitioners differ') }}</h2>
         <div v-for="s in recipe.schools" :key="s.id" class="school">
-          <h3>{{ s.question }}</h3>
+          <h3>{{ $t(s.question) }}</h3>
           <ul>
             <li v-for="o in s.options" :key="o.id" :class="{ mine: o.id === s.default }">
-              <b>{{ o.name }}</b> {{ o.believes }} <span v-if="o.id === s.default" class="ink small">our default: {{ s.why }}</span>
+              <b>{{ $t(o.name) }}</b> {{ $t(o.believes) }}
+              <span v-if="o.id === s.default" class="ink small">{{ $t('our default: {0}', s.why) }}</span>
             </li>
           </ul>
         </div>
-        <h2>What goes wrong</h2>
+        <h2>{{ $t('What goes wrong') }}</h2>
         <ul class="lines">
           <li v-for="f in recipe.faults" :key="f.seen">
-            <b>{{ f.seen }}</b><span class="small">now: {{ f.now }}; next time: {{ f.next }}</span>
+            <b>{{ $t(f.seen) }}</b><span class="small">{{ $t('now: {0}; next time: {1}', f.now, f.next) }}</span>
           </li>
         </ul>
         <p>
-          <router-link class="more" :to="{ path: '/clinic', query: { method: recipe.from?.id ?? recipe.id } }">To the clinic</router-link>
+          <router-link class="more" :to="{ path: '/clinic', query: { method: recipe.from?.id ?? recipe.id } }">{{
+            $t('To the clinic')
+          }}</router-link>
         </p>
       </template>
     </section>

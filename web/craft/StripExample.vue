@@ -17,9 +17,18 @@ const small = [5, 2].map((m) => lay(m, { widthMm: 44, lengthMm: 60 })?.strips)
   <div v-if="best" class="example">
     <StripDrawing class="drawn" :layout="best" :picture="{ widthMm: 102, heightMm: 152 }" drawing="ferry" :boxes="[]" />
     <p class="small two">
-      A picture of 102 × 152 mm, tape of 48 mm, overlap 12, margin 5: {{ best.strips }} strips of {{ best.stripLengthMm }} mm
-      {{ best.direction }}, {{ best.tapeMm }} mm of tape, {{ best.slackMm }} mm to slide the seams off the middle and off faces. A film of
-      44 × 60 mm needs {{ small[0] }} strips, or {{ small[1] }} if the margin is 2 mm.
+      {{
+        $t(
+          'A picture of 102 × 152 mm, tape of 48 mm, overlap 12, margin 5: {0} strips of {1} mm {2}, {3} mm of tape, {4} mm to slide the seams off the middle and off faces. A film of 44 × 60 mm needs {5} strips, or {6} if the margin is 2 mm.',
+          best.strips,
+          best.stripLengthMm,
+          best.direction,
+          best.tapeMm,
+          best.slackMm,
+          small[0],
+          small[1],
+        )
+      }}
     </p>
   </div>
 </template>

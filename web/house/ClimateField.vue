@@ -60,11 +60,11 @@ function end() {
     height="240"
     viewBox="-34 -6 330 240"
     role="img"
-    :aria-label="`At ${now.celsius} °C and ${now.humidityPct} % a cure of 24 h becomes ${sayMinutes(1440 * factor)}`"
+    :aria-label="$t('At {0} °C and {1} % a cure of 24 h becomes {2}', now.celsius, now.humidityPct, sayMinutes(1440 * factor))"
   >
     <rect width="280" height="200" fill="var(--stock)" stroke="var(--text)" />
     <rect :width="field.x(10)" height="200" fill="var(--stop-wash)" />
-    <text :x="field.x(10) - 6" y="190" transform="rotate(-90 17 190)" fill="var(--stop)" font-size="13">too cold to lay</text>
+    <text :x="field.x(10) - 6" y="190" transform="rotate(-90 17 190)" fill="var(--stop)" font-size="13">{{ $t('too cold to lay') }}</text>
     <g v-for="l in lines" :key="l.hours">
       <polyline
         :points="l.points"

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t as tr } from '#core/language'
 import { computed, ref } from 'vue'
 import { useRoute } from 'vue-router'
 import { recipesOf } from '#core/house'
@@ -23,9 +24,9 @@ const groupOf = (f: Named): string => {
   return kind === 'price' ? 'prices' : kind === 'recipe' ? id! : 'general'
 }
 const titles = computed((): Record<string, string> => ({
-  yours: 'Yours',
-  general: 'For every method',
-  prices: 'Prices',
+  yours: tr('Yours'),
+  general: tr('For every method'),
+  prices: tr('Prices'),
   ...Object.fromEntries(recipes.value.map((r) => [r.id, r.name])),
 }))
 const groups = computed(() => {
@@ -44,19 +45,21 @@ const fold = (id: string) => (open.value = open.value.includes(id) ? open.value.
   <LostPage v-if="!house" />
   <main v-else class="page">
     <div class="head">
-      <h1>Figures</h1>
+      <h1>{{ $t('Figures') }}</h1>
       <router-link class="back" :to="`/house/${house.id}`">{{ house.name }}</router-link>
       <p v-if="news" aria-live="polite">
-        <b class="ink">since {{ news.label }}</b> {{ news.lines.length ? news.lines.join('; ') : 'no open workshop changes' }}.
+        <b class="ink">{{ $t('since {0}', news.label) }}</b>
+        {{ news.lines.length ? news.lines.join('; ') : $t('no open workshop changes') }}.
       </p>
     </div>
     <p class="lead">
-      What every plan of this house rests on. <b>P</b> practitioners agree, <b>E</b> our estimate, <b>Y</b> yours. Change what you know
-      better; practice stands beside it, and one press takes it back.
+      {{ $t('What every plan of this house rests on.') }} <b>P</b> {{ $t('practitioners agree,') }} <b>E</b> {{ $t('our estimate,') }}
+      <b>Y</b> {{ $t('yours. Change what you know better; practice stands beside it, and one press takes it back.') }}
     </p>
     <label class="find"
-      ><span class="label">Find</span><input v-model="wanted" class="field" type="search" placeholder="glue, ratio, coat minutes" />
-      <span class="small two" aria-live="polite">{{ count }} {{ count === 1 ? 'figure' : 'figures' }}</span></label
+      ><span class="label">{{ $t('Find') }}</span
+      ><input v-model="wanted" class="field" type="search" :placeholder="$t('glue, ratio, coat minutes')" />
+      <span class="small two" aria-live="polite">{{ count }} {{ count === 1 ? $t('figure') : $t('figures') }}</span></label
     >
     <section v-for="g in groups" :key="g.id">
       <h2>
@@ -68,7 +71,9 @@ const fold = (id: string) => (open.value = open.value.includes(id) ? open.value.
         <li v-for="f in g.list" :key="f.key"><FigureField :figure-key="f.key" :house="house" :act="act" /></li>
       </ul>
     </section>
-    <p v-if="!groups.length">No figure is called so. <button type="button" class="plain fold" @click="wanted = ''">Show all</button></p>
+    <p v-if="!groups.length">
+      {{ $t('No figure is called so.') }} <button type="button" class="plain fold" @click="wanted = ''">{{ $t('Show all') }}</button>
+    </p>
   </main>
 </template>
 <style scoped>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t as tr } from '#core/language'
 import { uuidv7 } from 'uuidv7'
 import { ref } from 'vue'
 import type { HouseCaution } from '#core/house'
@@ -14,42 +15,46 @@ const stage = ref('')
 function add() {
   if (!where.value.trim() || !text.value.trim()) return
   const c = { id: uuidv7(), where: where.value.trim(), text: text.value.trim(), stage: stage.value || null }
-  emit('set', [...props.cautions, c], `a caution was added: ${c.where.toLowerCase()}`)
+  emit('set', [...props.cautions, c], tr('a caution was added: {0}', c.where.toLowerCase()))
   where.value = text.value = stage.value = ''
 }
 const out = (c: HouseCaution) =>
   emit(
     'set',
     props.cautions.filter((x) => x.id !== c.id),
-    `a caution was taken out: ${c.where.toLowerCase()}`,
+    tr('a caution was taken out: {0}', c.where.toLowerCase()),
   )
 </script>
 <template>
   <div class="own">
-    <h3>Cautions of the house <span class="two small light">beside the craft’s, which always stand</span></h3>
+    <h3>
+      {{ $t('Cautions of the house') }} <span class="two small light">{{ $t('beside the craft’s, which always stand') }}</span>
+    </h3>
     <ul>
       <li v-for="c in cautions" :key="c.id">
         <span
-          ><b>{{ c.where }}</b> {{ c.text }}
-          <span class="small two">{{ c.stage ? stages.find((s) => s[0] === c.stage)?.[1] : 'always' }}</span></span
-        ><v-btn :aria-label="`Take out: ${c.where}`" @click="out(c)">Take out</v-btn>
+          ><b>{{ $t(c.where) }}</b> {{ $t(c.text) }}
+          <span class="small two">{{ c.stage ? stages.find((s) => s[0] === c.stage)?.[1] : $t('always') }}</span></span
+        ><v-btn :aria-label="$t('Take out: {0}', c.where)" @click="out(c)">{{ $t('Take out') }}</v-btn>
       </li>
     </ul>
     <form @submit.prevent="add">
       <label
-        ><span class="label">Where the hand is</span><input v-model="where" class="field" maxlength="40" placeholder="Radiator"
+        ><span class="label">{{ $t('Where the hand is') }}</span
+        ><input v-model="where" class="field" maxlength="40" :placeholder="$t('Radiator')"
       /></label>
       <label class="wide"
-        ><span class="label">What to do</span><input v-model="text" class="field" maxlength="160" placeholder="no wet boards on it"
+        ><span class="label">{{ $t('What to do') }}</span
+        ><input v-model="text" class="field" maxlength="160" :placeholder="$t('no wet boards on it')"
       /></label>
       <label
-        ><span class="label">At</span
+        ><span class="label">{{ $t('At') }}</span
         ><select v-model="stage" class="field">
-          <option value="">always</option>
-          <option v-for="s in stages" :key="s[0]" :value="s[0]">{{ s[1] }}</option>
+          <option value="">{{ $t('always') }}</option>
+          <option v-for="s in stages" :key="s[0]" :value="s[0]">{{ $t(s[1]) }}</option>
         </select></label
       >
-      <v-btn type="submit">Add it</v-btn>
+      <v-btn type="submit">{{ $t('Add it') }}</v-btn>
     </form>
   </div>
 </template>

@@ -1,3 +1,4 @@
+import { t as tr } from '#core/language'
 import { computed, ref, watch, type Ref } from 'vue'
 import type { House } from '#core/house'
 import { difference, planWorkshop } from '#core/plan'
@@ -8,11 +9,11 @@ import { useDesk } from '../app/desk'
 /** What is told of an open workshop that a change of the house touches. */
 const telling: Record<string, string> = {
   sheets: 'sheets',
-  earliest: 'first rub',
+  earliest: tr('first rub'),
   recommended: 'ready',
   adults: 'adults',
   spares: 'spares',
-  'cost-bought': 'to buy, a head',
+  'cost-bought': tr('to buy, a head'),
 }
 
 /** Changes of a house, and what the last one did to its open workshops: the newest twenty are held against it. */
@@ -33,7 +34,7 @@ export function useHouseChange(house: Ref<House | undefined>) {
       const found = difference(before, planWorkshop({ workshop: w, house: changed, now })).filter((d) => d.by)
       const told = found.find((d) => d.key in telling) ?? found.find((d) => d.key.startsWith('session/') || d.key.startsWith('kit/'))
       return told
-        ? [`${w.title}: ${telling[told.key] ?? (told.key.startsWith('kit/') ? 'kit' : 'a class takes')} ${say.difference(told)}`]
+        ? [`${w.title}: ${telling[told.key] ?? (told.key.startsWith('kit/') ? 'kit' : tr('a class takes'))} ${say.difference(told)}`]
         : []
     })
     news.value = { label, lines }

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t as tr } from '#core/language'
 import type { Cell, Row } from '#core/finder'
 import { blankMaterial } from '#core/recipe'
 import { stateWord, type Phrases } from '#core/phrases'
@@ -10,25 +11,25 @@ const props = defineProps<{ rows: readonly Row[]; say: Phrases }>()
 const emit = defineEmits<{ take: [Row] }>()
 const shape = { possible: 'settled', 'possible-if': 'look', 'not-possible': 'stop' } as const
 const colour = { possible: 'ok', 'possible-if': 'watch', 'not-possible': 'stop' } as const
-const word = { possible: 'Possible', 'possible-if': 'Possible if', 'not-possible': 'Not possible:' } as const
-const surface = (r: Row) => short(blankMaterial(String(r.cells.surface.value))?.name ?? '')
+const word = { possible: tr('Possible'), 'possible-if': tr('Possible if'), 'not-possible': tr('Not possible:') } as const
+const surface = (r: Row) => tr(short(blankMaterial(String(r.cells.surface.value))?.name ?? ''))
 /** Under a condition that mends it, a cell only wants a look. */
 const weight = (r: Row, c: Cell) => (c.decides === 'stop' && r.verdict !== 'not-possible' ? 'look' : c.decides)
 
 function reason(r: Row): string {
-  if (r.verdict === 'possible-if') return r.conditions.map(props.say.condition).join(', and ')
+  if (r.verdict === 'possible-if') return r.conditions.map(props.say.condition).join(tr(', and '))
   if (r.reason) return r.verdict === 'possible' ? props.say.finding(r.reason).title : lower(props.say.finding(r.reason).title)
-  return r.recipe.summary
+  return tr(r.recipe.summary)
 }
 const lower = (s: string) => s[0]!.toLowerCase() + s.slice(1)
 const cells = (r: Row): [string, Cell, string][] => [
   ['surface', r.cells.surface, surface(r)],
-  ['print', r.cells.ink, String(r.cells.ink.value)],
-  ['whites', r.cells.whites, r.cells.whites.value === 'surface' ? surface(r) : String(r.cells.whites.value)],
-  ['care', r.cells.hazard, String(r.cells.hazard.value)],
+  ['print', r.cells.ink, tr(String(r.cells.ink.value))],
+  ['whites', r.cells.whites, r.cells.whites.value === 'surface' ? surface(r) : tr(String(r.cells.whites.value))],
+  ['care', r.cells.hazard, tr(String(r.cells.hazard.value))],
   ['wait', r.cells.wait, waitOf(Number(r.cells.wait.value))],
   ['cost', r.cells.cost, props.say.money(Number(r.cells.cost.value))],
-  ['forgives', r.cells.forgives, String(r.cells.forgives.value)],
+  ['forgives', r.cells.forgives, tr(String(r.cells.forgives.value))],
 ]
 const short = (s: string) =>
   s.replace('primed ', '').replace('smooth ', '').replace('pillar ', '').replace('porous ', '').replace(' page', '').replace('mat ', '')
@@ -41,16 +42,16 @@ function walk(e: KeyboardEvent, by: number) {
 const night = (r: Row, s: string) => s === 'cured' && r.recipe.stages.some((x) => x.then?.cures)
 /** A wait in a narrow column: to the full hour, upwards. */
 function waitOf(min: number): string {
-  return min === 0 ? 'none' : min < 90 ? props.say.minutes(min) : `${Math.ceil(min / 60)} h`
+  return min === 0 ? tr('none') : min < 90 ? props.say.minutes(min) : `${Math.ceil(min / 60)} h`
 }
 </script>
 <template>
-  <div class="rows" role="radiogroup" aria-label="Method">
+  <div class="rows" role="radiogroup" :aria-label="$t('Method')">
     <div class="row heads small two" aria-hidden="true">
-      <span>Steps, <i class="night" /> is a night</span
+      <span>{{ $t('Steps,') }} <i class="night" /> {{ $t('is a night') }}</span
       ><span class="bars"
         ><i v-for="i in rows[0]?.sessions.length ?? 0" :key="i" class="bar-head">{{ i }}</i></span
-      ><span v-for="c in rows[0] ? cells(rows[0]) : []" :key="c[0]" class="cell">{{ c[0] }}</span>
+      ><span v-for="c in rows[0] ? cells(rows[0]) : []" :key="c[0]" class="cell">{{ $t(c[0]) }}</span>
     </div>
     <button
       v-for="r in rows"
@@ -64,10 +65,10 @@ function waitOf(min: number): string {
       @keydown.down.prevent="walk($event, 1)"
       @keydown.up.prevent="walk($event, -1)"
     >
-      <span class="name">{{ r.recipe.name }}</span>
+      <span class="name">{{ $t(r.recipe.name) }}</span>
       <span class="verdict"
         ><VerdictShape :state="shape[r.verdict]" :size="17" /><span
-          ><b :class="colour[r.verdict]">{{ word[r.verdict] }}{{ r.verdict === 'possible' ? (r.chosen ? ', chosen.' : '.') : '' }}</b>
+          ><b :class="colour[r.verdict]">{{ word[r.verdict] }}{{ r.verdict === 'possible' ? (r.chosen ? $t(', chosen.') : '.') : '' }}</b>
           {{ reason(r) }}</span
         ></span
       >
@@ -80,15 +81,15 @@ function waitOf(min: number): string {
       ></span>
       <span class="bars"
         ><span v-for="(s, i) in r.sessions" :key="i" class="bar" :class="{ over: !s.fits }"
-          ><span class="sr">class {{ i + 1 }}: </span>{{ s.needed ?? '–'
+          ><span class="sr">{{ $t('class {0}:', i + 1) }} </span>{{ s.needed ?? '–'
           }}<i class="track" :class="{ none: s.needed === null }"
             ><i v-if="s.needed !== null" :style="{ width: `${Math.min(100, (100 * s.needed) / Math.max(1, s.available))}%` }" /></i></span
         ><span v-if="r.sessions.length === 0" class="small two">{{
-          r.sittings === 1 ? 'one sitting' : `${r.sittings} sittings`
+          r.sittings === 1 ? $t('one sitting') : $t('{0} sittings', r.sittings)
         }}</span></span
       >
       <span v-for="c in cells(r)" :key="c[0]" class="cell" :class="weight(r, c[1])"
-        ><span class="sr">{{ c[0] }}: </span><VerdictShape v-if="weight(r, c[1]) !== 'fine'" :state="mark(r, c[1])" :size="11" />{{
+        ><span class="sr">{{ $t(c[0]) }}: </span><VerdictShape v-if="weight(r, c[1]) !== 'fine'" :state="mark(r, c[1])" :size="11" />{{
           c[2]
         }}</span
       >

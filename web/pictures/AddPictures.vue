@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t as tr } from '#core/language'
 import { computed, onBeforeUnmount, onMounted, ref } from 'vue'
 import { fileKey, ownerName, ownersNamed, type RosterOwners } from '#core/pictures'
 import type { RosterPreview } from '#core/roster'
@@ -55,13 +56,17 @@ async function readOwners(roster: File): Promise<RosterOwners | undefined> {
     // A server that hangs does not hold the pictures up.
     const read = await api.lookAtRoster<RosterPreview>(await roster.text(), {}, AbortSignal.timeout(8000))
     if (read.good.some((g) => g.picture && g.name)) return ownersNamed(read.good, props.workshop.group.participants)
-    rosterProblem.value = `${roster.name} names no pictures. Give it the columns “name” and “picture”, the file’s name in the second.`
+    rosterProblem.value = tr('{0} names no pictures. Give it the columns “name” and “picture”, the file’s name in the second.', roster.name)
   } catch (e) {
-    rosterProblem.value = `${roster.name} could not be read: ${e instanceof Refused ? `${e.problem.what} ${e.problem.remedy}` : 'the server does not answer.'} The pictures came in by their own names.`
+    rosterProblem.value = tr(
+      '{0} could not be read: {1} The pictures came in by their own names.',
+      roster.name,
+      e instanceof Refused ? `${e.problem.what} ${e.problem.remedy}` : tr('the server does not answer.'),
+    )
   }
   return undefined
 }
-const few = (list: readonly string[]) => `${list.slice(0, 3).join(', ')}${list.length > 3 ? ` and ${list.length - 3} more` : ''}`
+const few = (list: readonly string[]) => `${list.slice(0, 3).join(', ')}${list.length > 3 ? tr(' and {0} more', list.length - 3) : ''}`
 async function dropped(e: DragEvent) {
   over.value = false
   const items = [...(e.dataTransfer?.items ?? [])]
@@ -92,7 +97,7 @@ onMounted(() => {
 onBeforeUnmount(() => window.removeEventListener('paste', pasted))
 const who = (id: string) => {
   const participant = props.workshop.pictures?.find((p) => p.id === id)?.participant ?? null
-  return participant ? `${ownerName(props.workshop.group.participants, { participant }, props.seats)}’s` : 'a house picture'
+  return participant ? `${ownerName(props.workshop.group.participants, { participant }, props.seats)}’s` : tr('a house picture')
 }
 const failed = computed(() => mine.value.filter((u) => u.state === 'failed').length)
 const done = computed(() => mine.value.reduce((sum, u) => sum + u.sent, 0))
@@ -107,31 +112,36 @@ defineExpose({ choose })
       type="file"
       multiple
       accept="image/*,.csv,.tsv,.txt"
-      aria-label="Pictures to bring in"
+      :aria-label="$t('Pictures to bring in')"
       tabindex="-1"
       @change="chosen"
     />
     <div v-if="fromRoster || rosterProblem" class="list" role="status">
       <p v-if="fromRoster" class="small">
-        <b
-          >{{ fromRoster.found }} {{ fromRoster.found === 1 ? 'picture' : 'pictures' }} found
-          {{ fromRoster.found === 1 ? 'its owner' : 'their owners' }}</b
-        >
-        in {{ fromRoster.file }}.
-        <span v-if="fromRoster.absent.length" class="watch">Not among the files: {{ few(fromRoster.absent) }}.</span>{{ ' ' }}
-        <span v-if="fromRoster.unclear.length" class="watch">Not one person in the group: {{ few(fromRoster.unclear) }}.</span>
+        <b>{{
+          $t(
+            '{0} {1} found {2}',
+            fromRoster.found,
+            fromRoster.found === 1 ? $t('picture') : $t('pictures'),
+            fromRoster.found === 1 ? $t('its owner') : $t('their owners'),
+          )
+        }}</b>
+        {{ $t('in {0}.', fromRoster.file) }}
+        <span v-if="fromRoster.absent.length" class="watch">{{ $t('Not among the files: {0}.', few(fromRoster.absent)) }}</span>{{ ' ' }}
+        <span v-if="fromRoster.unclear.length" class="watch">{{ $t('Not one person in the group: {0}.', few(fromRoster.unclear)) }}</span>
       </p>
       <p v-else class="small watch">{{ rosterProblem }}</p>
     </div>
     <div v-if="mine.length || doubles.length" class="list" role="status">
       <p v-if="mine.length" class="small">
-        <b>{{ mine.length }} on {{ mine.length === 1 ? 'its' : 'their' }} way</b>, {{ Math.round((100 * done) / mine.length) }} %.
+        <b>{{ $t('{0} on {1} way', mine.length, mine.length === 1 ? $t('its') : $t('their')) }}</b>,
+        {{ Math.round((100 * done) / mine.length) }} %.
         {{
           mine.every((u) => u.kept)
-            ? 'They are kept in this browser until they are in.'
-            : 'This browser has no room to keep them all: leave this page open until they are in.'
+            ? $t('They are kept in this browser until they are in.')
+            : $t('This browser has no room to keep them all: leave this page open until they are in.')
         }}
-        <v-btn v-if="failed" @click="uploads.retry(workshop.id)">Try again</v-btn>
+        <v-btn v-if="failed" @click="uploads.retry(workshop.id)">{{ $t('Try again') }}</v-btn>
       </p>
       <ul v-if="mine.length">
         <li v-for="u in mine" :key="u.id">
@@ -148,13 +158,13 @@ defineExpose({ choose })
             aria-valuemax="100"
             ><i :style="{ width: `${Math.round(u.sent * 20) * 5}%` }"
           /></span>
-          <v-btn :aria-label="`${u.state === 'refused' ? 'Put aside' : 'Stop'}: ${u.name}`" @click="uploads.drop(u.id)">{{
-            u.state === 'refused' ? 'Put aside' : 'Stop'
+          <v-btn :aria-label="`${u.state === 'refused' ? $t('Put aside') : $t('Stop')}: ${u.name}`" @click="uploads.drop(u.id)">{{
+            u.state === 'refused' ? $t('Put aside') : $t('Stop')
           }}</v-btn>
         </li>
       </ul>
       <p v-for="d in doubles" :key="d.name" class="small watch">
-        {{ d.name }} shows the same as {{ who(d.sameAs) }}. <v-btn @click="uploads.seen(workshop.id)">I see</v-btn>
+        {{ $t('{0} shows the same as {1}.', d.name, who(d.sameAs)) }} <v-btn @click="uploads.seen(workshop.id)">{{ $t('I see') }}</v-btn>
       </p>
     </div>
   </div>

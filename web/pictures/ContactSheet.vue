@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t as tr } from '#core/language'
 import { computed } from 'vue'
 import { judgePicture, pictureOf, picturesOf, type PictureContext, type PictureFinding } from '#core/pictures'
 import { pictureWord } from '#core/phrases'
@@ -40,7 +41,7 @@ const tiles = computed((): Tile[] => {
         const finding = picture && worst(picture)
         return {
           key: p.id,
-          name: p.name ?? `Seat ${props.seats[p.id]}`,
+          name: p.name ?? tr('Seat {0}', props.seats[p.id]),
           participant: p.id,
           ...(picture && { picture }),
           ...(finding && { finding }),
@@ -52,7 +53,7 @@ const tiles = computed((): Tile[] => {
     .filter((p) => !shown.has(p.id))
     .map((p, i): Tile => {
       const finding = worst(p)
-      return { key: p.id, name: props.names[p.id] || `House ${i + 1}`, participant: null, picture: p, ...(finding && { finding }) }
+      return { key: p.id, name: props.names[p.id] || tr('House {0}', i + 1), participant: null, picture: p, ...(finding && { finding }) }
     })
   return [...people, ...rest]
 })
@@ -76,7 +77,7 @@ function walk(e: KeyboardEvent) {
 defineExpose({ tiles })
 </script>
 <template>
-  <div class="sheet" :class="{ long: tiles.length > 24 }" role="group" aria-label="Pictures of the group" @keydown="walk">
+  <div class="sheet" :class="{ long: tiles.length > 24 }" role="group" :aria-label="$t('Pictures of the group')" @keydown="walk">
     <button
       v-for="t in tiles"
       :key="t.key"
@@ -84,7 +85,7 @@ defineExpose({ tiles })
       class="plain tile"
       :class="{ on: t.picture?.id === chosen }"
       :aria-pressed="t.picture ? t.picture.id === chosen : undefined"
-      :aria-label="`${t.name}: ${t.picture ? (t.finding ? pictureWord(t.finding) : 'in') : 'not in yet, bring it in'}`"
+      :aria-label="`${t.name}: ${t.picture ? (t.finding ? pictureWord(t.finding) : $t('in')) : $t('not in yet, bring it in')}`"
       @click="t.picture ? emit('choose', t.picture.id) : emit('bring', t.participant)"
     >
       <span class="frame" :class="{ empty: !t.picture }"
@@ -103,7 +104,7 @@ defineExpose({ tiles })
       <b class="name">{{ t.name }}</b>
       <span v-if="t.finding" class="small word" :class="word[t.finding.level]"
         ><VerdictShape :state="shape[t.finding.level]" :size="13" />{{ pictureWord(t.finding) }}</span
-      ><span v-else-if="!t.picture" class="small two">not in yet</span>
+      ><span v-else-if="!t.picture" class="small two">{{ $t('not in yet') }}</span>
     </button>
   </div>
 </template>

@@ -88,26 +88,34 @@ onBeforeUnmount(() => cropper?.destroy())
 </script>
 <template>
   <v-dialog :model-value="true" max-width="760" @update:model-value="emit('close')">
-    <div class="box" role="dialog" aria-label="Place the picture" tabindex="-1" @keydown="onKey">
-      <h2>Place the picture</h2>
+    <div class="box" role="dialog" :aria-label="$t('Place the picture')" tabindex="-1" @keydown="onKey">
+      <h2>{{ $t('Place the picture') }}</h2>
       <div class="stage" :class="{ cut: outline !== 'straight' }" :style="{ '--cut': pieceClip(outline).clipPath }">
         <img ref="image" :src="pictureUrl(workshop, picture.id, 'view')" alt="" @load.once="begin" />
       </div>
       <div class="tools">
         <label class="straight"
-          ><span class="label">Straighten, {{ Number(fine).toFixed(1) }}°</span
-          ><input v-model="fine" type="range" min="-20" max="20" step="0.1" aria-label="Straighten, degrees" @input="turn"
+          ><span class="label">{{ $t('Straighten, {0}°', Number(fine).toFixed(1)) }}</span
+          ><input v-model="fine" type="range" min="-20" max="20" step="0.1" :aria-label="$t('Straighten, degrees')" @input="turn"
         /></label>
-        <v-btn @click="turnQuarter(-90)">Turn left</v-btn><v-btn @click="turnQuarter(90)">Turn right</v-btn>
-        <v-btn aria-label="Crop closer" @click="grow(0.95)">Closer</v-btn><v-btn aria-label="Crop wider" @click="grow(1.05)">Wider</v-btn>
+        <v-btn @click="turnQuarter(-90)">{{ $t('Turn left') }}</v-btn><v-btn @click="turnQuarter(90)">{{ $t('Turn right') }}</v-btn>
+        <v-btn :aria-label="$t('Crop closer')" @click="grow(0.95)">{{ $t('Closer') }}</v-btn><v-btn
+          :aria-label="$t('Crop wider')"
+          @click="grow(1.05)"
+          >{{ $t('Wider') }}</v-btn
+        >
         <span class="arrows"
-          ><v-btn aria-label="Crop left" @click="nudge(-1, 0)">←</v-btn><v-btn aria-label="Crop up" @click="nudge(0, -1)">↑</v-btn
-          ><v-btn aria-label="Crop down" @click="nudge(0, 1)">↓</v-btn><v-btn aria-label="Crop right" @click="nudge(1, 0)">→</v-btn></span
+          ><v-btn :aria-label="$t('Crop left')" @click="nudge(-1, 0)">←</v-btn
+          ><v-btn :aria-label="$t('Crop up')" @click="nudge(0, -1)">↑</v-btn
+          ><v-btn :aria-label="$t('Crop down')" @click="nudge(0, 1)">↓</v-btn
+          ><v-btn :aria-label="$t('Crop right')" @click="nudge(1, 0)">→</v-btn></span
         >
       </div>
-      <p class="small two">The frame has the piece’s shape. The picture itself is never changed.</p>
+      <p class="small two">{{ $t('The frame has the piece’s shape. The picture itself is never changed.') }}</p>
       <div class="ends">
-        <v-btn @click="emit('close')">Leave it</v-btn><v-btn color="primary" variant="flat" @click="done">Place it so</v-btn>
+        <v-btn @click="emit('close')">{{ $t('Leave it') }}</v-btn><v-btn color="primary" variant="flat" @click="done">{{
+          $t('Place it so')
+        }}</v-btn>
       </div>
     </div>
   </v-dialog>

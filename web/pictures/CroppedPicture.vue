@@ -92,7 +92,7 @@ watch(looks, paint, { flush: 'post' })
       :class="{ flip: mirrored }"
       :style="pieceClip(outline ?? 'straight', false, part)"
     />
-    <span v-if="gone" class="gone small">not reachable</span>
+    <span v-if="gone" class="gone small">{{ $t('not reachable') }}</span>
   </span>
 </template>
 <style scoped>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t as tr } from '#core/language'
 import { computed, defineAsyncComponent, ref, watch } from 'vue'
 import { uuidv7 } from 'uuidv7'
 import { eraseDay, fromPrint, judgePicture, onPrint, ownerName, placed, type PictureContext } from '#core/pictures'
@@ -28,7 +29,7 @@ const say = computed(() => props.bench.say.value!)
 const design = computed(() => props.bench.design.value!)
 const people = computed(() => w.value.group.participants)
 const name = computed(() =>
-  props.picture.participant ? `${ownerName(people.value, props.picture, plan.value.seats)}’s picture` : 'A house picture',
+  props.picture.participant ? tr('{0}’s picture', ownerName(people.value, props.picture, plan.value.seats)) : tr('A house picture'),
 )
 const edit = computed((): PictureEdit => props.picture.edit ?? asItIs)
 /** Lettering that nobody has confirmed has its own lines, with its answers. */
@@ -61,8 +62,12 @@ const options = computed((): PreviewOptions => {
     mirrored: print.orientation.flips % 2 === 1,
   }
 })
-const on = computed(
-  () => `on ${onWhite.value && options.value.surface === 'white' ? 'white-painted ' : ''}${material.value?.name ?? 'its surface'}`,
+const on = computed(() =>
+  tr(
+    'on {0}{1}',
+    onWhite.value && options.value.surface === 'white' ? tr('white-painted ') : '',
+    material.value?.name ?? tr('its surface'),
+  ),
 )
 const boxes = computed(() => {
   const { marks = [], suggested = [] } = props.picture
@@ -76,7 +81,11 @@ const marking = ref<'' | 'face' | 'lettering'>('')
 function mark(box: { x: number; y: number; w: number; h: number }) {
   const what = marking.value || 'face'
   const at = fromPrint(box, props.picture, props.context.print)
-  set(here.value.marks, [...(props.picture.marks ?? []), { id: uuidv7(), what, ...at }], `${what} marked on ${name.value.toLowerCase()}`)
+  set(
+    here.value.marks,
+    [...(props.picture.marks ?? []), { id: uuidv7(), what, ...at }],
+    tr('{0} marked on {1}', what, name.value.toLowerCase()),
+  )
 }
 /** A box by keys: the middle third. */
 const markMiddle = () => mark({ x: 1 / 3, y: 1 / 3, w: 1 / 3, h: 1 / 3 })
@@ -84,20 +93,20 @@ const unmark = (id: string) =>
   set(
     here.value.marks,
     props.picture.marks!.filter((m) => m.id !== id),
-    'a mark was taken out',
+    tr('a mark was taken out'),
   )
 /** What the measuring took for lettering: confirmed, it is a mark like any other; else it is gone. */
 function settle(s: LetteringSuggestion, is: boolean) {
   const { marks = [], suggested = [] } = props.picture
   const { sure: _, ...box } = s
   const rest = suggested.filter((x) => x.id !== s.id)
-  props.bench.act('picture-lettering', `${name.value}: ${is ? 'it is lettering' : 'no lettering there'}`, [
+  props.bench.act('picture-lettering', `${name.value}: ${is ? tr('it is lettering') : tr('no lettering there')}`, [
     changed(here.value.suggested, suggested, rest.length ? rest : null),
     ...(is ? [changed(here.value.marks, props.picture.marks, [...marks, { ...box, id: uuidv7(), what: 'lettering' }])] : []),
   ])
 }
 const erased = computed(() => eraseDay(w.value, props.picture))
-const accept = (code: string) => set(here.value.accepted(code), code, `${name.value}: looked at, and fine`)
+const accept = (code: string) => set(here.value.accepted(code), code, tr('{0}: looked at, and fine', name.value))
 const cropping = ref(false)
 function place(p: Pick<PictureEdit, 'turn' | 'crop'>) {
   cropping.value = false
@@ -105,7 +114,11 @@ function place(p: Pick<PictureEdit, 'turn' | 'crop'>) {
 }
 function give(to: string) {
   const owner = people.value.find((p) => p.id === to)
-  set(here.value.participant, to || null, to ? `the picture is ${owner?.name ?? `seat ${owner?.seat}`}’s` : 'it is a house picture')
+  set(
+    here.value.participant,
+    to || null,
+    to ? tr('the picture is {0}’s', owner?.name ?? tr('seat {0}', owner?.seat)) : tr('it is a house picture'),
+  )
 }
 </script>
 <template>
@@ -114,21 +127,20 @@ function give(to: string) {
       <div>
         <h2>{{ name }}</h2>
         <p class="small two">
-          {{ Math.round(dpi.width) }} px over {{ say.length(context.print.widthMm) }} is {{ dpi.dpi }} an inch<template
-            v-if="dpi.real < dpi.dpi"
-            >, blurred as if it had {{ dpi.real }}</template
+          {{ $t('{0} px over {1} is {2} an inch', Math.round(dpi.width), say.length(context.print.widthMm), dpi.dpi)
+          }}<template v-if="dpi.real < dpi.dpi">{{ $t(', blurred as if it had {0}', dpi.real) }}</template
           >: {{ quality }} <SourceMark mark="E" />
         </p>
       </div>
       <span class="see"
-        ><span class="small two" aria-hidden="true">see it on</span>
+        ><span class="small two" aria-hidden="true">{{ $t('see it on') }}</span>
         <SegmentChoice
-          label="See it on"
+          :label="$t('See it on')"
           hide-label
           :model-value="onWhite ? 'white' : 'bare'"
           :options="[
-            { id: 'bare', name: 'bare' },
-            { id: 'white', name: 'white' },
+            { id: 'bare', name: $t('bare') },
+            { id: 'white', name: $t('white') },
           ]"
           @update:model-value="emit('white', $event === 'white')"
         />
@@ -149,124 +161,130 @@ function give(to: string) {
     />
     <div class="looks">
       <label
-        ><span class="label">Rounds done, in the preview</span
-        ><input v-model.number="rounds" type="range" min="0" max="3" step="1" aria-label="Rounds done, in the preview" />
+        ><span class="label">{{ $t('Rounds done, in the preview') }}</span
+        ><input v-model.number="rounds" type="range" min="0" max="3" step="1" :aria-label="$t('Rounds done, in the preview')" />
         <b>{{ rounds }}</b></label
       >
       <label
-        ><span class="label">Worn edges</span
-        ><input v-model.number="worn" type="range" min="0" max="100" step="5" aria-label="Worn edges" /> <b>{{ worn }} %</b></label
+        ><span class="label">{{ $t('Worn edges') }}</span
+        ><input v-model.number="worn" type="range" min="0" max="100" step="5" :aria-label="$t('Worn edges')" /> <b>{{ worn }} %</b></label
       >
       <label
-        ><span class="label">Coat</span
+        ><span class="label">{{ $t('Coat') }}</span
         ><select v-model="coat" class="field">
-          <option value="">{{ plan.coat }}, as planned</option>
+          <option value="">{{ $t('{0}, as planned', plan.coat) }}</option>
           <option v-for="c in coats.filter((x) => x !== plan.coat)" :key="c">{{ c }}</option>
         </select></label
       >
-      <p class="small two">Colours and haze are a preview <SourceMark mark="E" />: your screen, wood and hand decide.</p>
+      <p class="small two">
+        {{ $t('Colours and haze are a preview') }} <SourceMark mark="E" />{{ $t(': your screen, wood and hand decide.') }}
+      </p>
     </div>
     <ul v-if="findings.length || picture.suggested?.length" class="findings">
       <li v-for="f in findings" :key="f.code">
         <VerdictShape :state="f.level === 'stop' ? 'stop' : f.level === 'look' ? 'look' : 'settled'" :size="17" /><span
           >{{
             f.code === 'mirrored'
-              ? 'mirrored: lettering will read right'
+              ? $t('mirrored: lettering will read right')
               : say.finding({ code: `picture-${f.code}`, values: { ...f.values, names: ownerName(people, picture, plan.seats), count: 1 } })
                   .title
           }}
           <SourceMark :mark="f.mark" /></span
-        ><v-btn v-if="f.level === 'look' && f.code !== 'not-permitted'" :aria-label="`Accept: ${pictureWord(f)}`" @click="accept(f.code)"
-          >It is fine</v-btn
+        ><v-btn
+          v-if="f.level === 'look' && f.code !== 'not-permitted'"
+          :aria-label="$t('Accept: {0}', pictureWord(f))"
+          @click="accept(f.code)"
+          >{{ $t('It is fine') }}</v-btn
         >
       </li>
       <li v-for="(s, i) in picture.suggested" :key="s.id">
         <i class="box" aria-hidden="true" />
         <span
-          >{{ s.sure === 'likely' ? 'Probably lettering' : 'Perhaps lettering' }} <SourceMark mark="E" />{{ ' '
-          }}<span class="small two">tilted, joined or tiny letters are not seen: look yourself</span></span
+          >{{ s.sure === 'likely' ? $t('Probably lettering') : $t('Perhaps lettering') }} <SourceMark mark="E" />{{ ' '
+          }}<span class="small two">{{ $t('tilted, joined or tiny letters are not seen: look yourself') }}</span></span
         ><span class="answers"
-          ><v-btn :aria-label="`Place ${i + 1} is lettering`" @click="settle(s, true)">It is</v-btn
-          ><v-btn :aria-label="`Place ${i + 1} is not lettering`" @click="settle(s, false)">It is not</v-btn></span
+          ><v-btn :aria-label="$t('Place {0} is lettering', i + 1)" @click="settle(s, true)">{{ $t('It is') }}</v-btn
+          ><v-btn :aria-label="$t('Place {0} is not lettering', i + 1)" @click="settle(s, false)">{{ $t('It is not') }}</v-btn></span
         >
       </li>
     </ul>
     <div class="tools">
-      <v-btn @click="cropping = true">Crop and straighten</v-btn>
+      <v-btn @click="cropping = true">{{ $t('Crop and straighten') }}</v-btn>
       <v-checkbox
         :model-value="edit.blackWhite"
-        label="Black and white"
+        :label="$t('Black and white')"
         @update:model-value="setEdit({ blackWhite: !!$event }, $event ? 'black and white' : 'in its colours')"
       />
       <v-checkbox
         :model-value="edit.outline"
-        label="Trim line"
+        :label="$t('Trim line')"
         @update:model-value="setEdit({ outline: !!$event }, $event ? 'a line to trim along' : 'no trim line')"
       />
       <label class="range"
-        ><span class="label">Lighter, for a dark board</span
+        ><span class="label">{{ $t('Lighter, for a dark board') }}</span
         ><input
           type="range"
           min="0"
           max="100"
           step="5"
-          aria-label="Lighter, for a dark board"
+          :aria-label="$t('Lighter, for a dark board')"
           :value="Math.round(edit.lighten * 100)"
           @change="setEdit({ lighten: Number(($event.target as HTMLInputElement).value) / 100 }, 'lightened')"
       /></label>
       <StepField
-        label="Border to hold, mm"
+        :label="$t('Border to hold, mm')"
         :model-value="edit.borderMm"
         :max="30"
-        @update:model-value="setEdit({ borderMm: $event }, `a border of ${$event} mm`)"
+        @update:model-value="setEdit({ borderMm: $event }, $t('a border of {0} mm', $event))"
       />
     </div>
     <div class="tools marks">
       <SegmentChoice
-        label="Pull a box over each"
+        :label="$t('Pull a box over each')"
         :model-value="marking"
         :options="[
-          { id: '', name: 'none' },
-          { id: 'face', name: 'face' },
-          { id: 'lettering', name: 'lettering' },
+          { id: '', name: $t('none') },
+          { id: 'face', name: $t('face') },
+          { id: 'lettering', name: $t('lettering') },
         ]"
         @update:model-value="marking = $event as typeof marking"
       />
-      <v-btn v-if="marking" @click="markMiddle">One in the middle</v-btn>
+      <v-btn v-if="marking" @click="markMiddle">{{ $t('One in the middle') }}</v-btn>
       <span v-for="(m, i) in picture.marks" :key="m.id" class="marked"
-        >{{ m.what }} {{ i + 1 }} <v-btn :aria-label="`Take out ${m.what} ${i + 1}`" @click="unmark(m.id)">Take out</v-btn></span
+        >{{ m.what }} {{ i + 1 }}
+        <v-btn :aria-label="$t('Take out {0} {1}', m.what, i + 1)" @click="unmark(m.id)">{{ $t('Take out') }}</v-btn></span
       >
     </div>
     <div class="tools care">
       <label
-        ><span class="label">Whose</span
+        ><span class="label">{{ $t('Whose') }}</span
         ><select class="field" :value="picture.participant ?? ''" @change="give(($event.target as HTMLSelectElement).value)">
-          <option value="">the house’s</option>
-          <option v-for="p in people" :key="p.id" :value="p.id">{{ p.name ?? `Seat ${plan.seats[p.id]}` }}</option>
+          <option value="">{{ $t('the house’s') }}</option>
+          <option v-for="p in people" :key="p.id" :value="p.id">{{ p.name ?? $t('Seat {0}', plan.seats[p.id]) }}</option>
         </select></label
       >
       <v-checkbox
         :model-value="picture.permitted"
-        label="May be used here"
+        :label="$t('May be used here')"
         @update:model-value="set(here.permitted, !!$event, $event ? 'it may be used' : 'nobody has allowed it yet')"
       />
       <label
-        ><span class="label">Erased on</span
+        ><span class="label">{{ $t('Erased on') }}</span
         ><input
           class="field"
           type="date"
           v-steady="erased.date"
           @change="
             isDate(($event.target as HTMLInputElement).value) &&
-            set(here.deleteOn, ($event.target as HTMLInputElement).value, 'the day it is erased changed')
+            set(here.deleteOn, ($event.target as HTMLInputElement).value, $t('the day it is erased changed'))
           "
         /><span class="small two until">{{ erasedBecause(erased.from) }}</span></label
       >
-      <v-btn v-if="erased.from === 'set'" @click="set(here.deleteOn, null, 'the day it is erased follows the classes')"
-        >With the classes</v-btn
-      >
-      <v-btn class="erase" @click="emit('erase')">Erase it</v-btn>
-      <v-btn @click="emit('next')">Next finding</v-btn>
+      <v-btn v-if="erased.from === 'set'" @click="set(here.deleteOn, null, $t('the day it is erased follows the classes'))">{{
+        $t('With the classes')
+      }}</v-btn>
+      <v-btn class="erase" @click="emit('erase')">{{ $t('Erase it') }}</v-btn>
+      <v-btn @click="emit('next')">{{ $t('Next finding') }}</v-btn>
     </div>
     <CropDialog
       v-if="cropping"

@@ -115,7 +115,7 @@ const seamBox = (s: { fromMm: number; toMm: number; along: boolean }): PrintBox 
           :width="size.width"
           :height="size.height"
           role="img"
-          :aria-label="`The print, ${mirrored ? 'mirrored' : 'as it is'}`"
+          :aria-label="$t('The print, {0}', mirrored ? $t('mirrored') : $t('as it is'))"
           :style="pieceClip(options.outline, mirrored)"
         />
         <PieceEdge v-if="options.outline !== 'straight'" :outline="options.outline" :mirrored="mirrored" dashed />
@@ -125,7 +125,9 @@ const seamBox = (s: { fromMm: number; toMm: number; along: boolean }): PrintBox 
         >
         <i v-if="pulledBox" class="box" :style="css(pulledBox)" />
       </span>
-      <figcaption class="small"><b>As printed</b>, {{ as }}</figcaption>
+      <figcaption class="small">
+        <b>{{ $t('As printed') }}</b>, {{ as }}
+      </figcaption>
     </figure>
     <span class="arrow" aria-hidden="true">→</span>
     <figure>
@@ -136,12 +138,14 @@ const seamBox = (s: { fromMm: number; toMm: number; along: boolean }): PrintBox 
           :width="size.width"
           :height="size.height"
           role="img"
-          :aria-label="`Preview of the piece: ${on}`" /><PieceEdge :outline="options.outline"
+          :aria-label="$t('Preview of the piece: {0}', on)" /><PieceEdge :outline="options.outline"
       /></span>
-      <figcaption class="small"><b>Preview</b>, {{ on }}</figcaption>
+      <figcaption class="small">
+        <b>{{ $t('Preview') }}</b>, {{ on }}
+      </figcaption>
     </figure>
     <p v-if="problem || missing" role="alert" class="stop small">
-      {{ missing ? 'The picture cannot be fetched just now.' : problem }} Reload the page; nothing is lost.
+      {{ $t('{0} Reload the page; nothing is lost.', missing ? $t('The picture cannot be fetched just now.') : problem) }}
     </p>
   </div>
 </template>

@@ -1,3 +1,4 @@
+import { t as tr } from '#core/language'
 import { openDB, type IDBPDatabase } from 'idb'
 import { defineStore } from 'pinia'
 import { ref } from 'vue'
@@ -170,7 +171,7 @@ export const useUploads = defineStore('uploads', () => {
     const u = list.value.find((x) => x.id === id)
     if (!u) return
     u.state = state
-    u.problem = problem ?? { what: 'The connection was lost.', path: 'file', remedy: 'It is kept here: press “try again”.' }
+    u.problem = problem ?? { what: tr('The connection was lost.'), path: 'file', remedy: tr('It is kept here: press “try again”.') }
   }
 
   /** The server has it: now the workshop gets a place for it, and this browser forgets the file. */
@@ -195,7 +196,7 @@ export const useUploads = defineStore('uploads', () => {
       const owner = workshop.group.participants.find((x) => x.id === upload.participant)
       desk.act({
         kind: 'picture-in',
-        label: `${owner ? (owner.name ?? `seat ${owner.seat}`) : 'a house'} picture came in`,
+        label: tr('{0} picture came in', owner ? (owner.name ?? tr('seat {0}', owner.seat)) : tr('a house')),
         subject: { kind: 'workshop', id: workshop.id },
         changes: [changed(inWorkshop.pictures(p.id), null, after)],
       })

@@ -1,3 +1,4 @@
+import { t as tr } from '#core/language'
 import { transfer, wrap, type Remote } from 'comlink'
 import { onBeforeUnmount, ref } from 'vue'
 import type { previewTransfer, PreviewOptions } from '#core/preview'
@@ -8,7 +9,7 @@ export function usePreview() {
   const ms = ref(0)
   const worker = new Worker(new URL('../workers/preview.worker.ts', import.meta.url), { type: 'module' })
   const remote: Remote<{ previewTransfer: typeof previewTransfer }> = wrap(worker)
-  worker.onerror = (e) => (problem.value = e.message || 'The preview could not be drawn.')
+  worker.onerror = (e) => (problem.value = e.message || tr('The preview could not be drawn.'))
   onBeforeUnmount(() => worker.terminate())
   let asked = 0
   let busy = false

@@ -10,7 +10,7 @@ defineProps<{ printer: Printer; stopped: Ran['stopped'] }>()
     <svg
       viewBox="0 0 220 130"
       role="img"
-      :aria-label="`${printer.ink} printer, simulated${stopped === 'jam' ? ', paper stuck in it' : ''}`"
+      :aria-label="$t('{0} printer, simulated{1}', printer.ink, stopped === 'jam' ? $t(', paper stuck in it') : '')"
     >
       <g fill="var(--stock)" stroke="var(--text)" stroke-width="2" stroke-linejoin="round">
         <path d="M54 30 62 2h92l8 28" />

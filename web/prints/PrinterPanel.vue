@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t as tr } from '#core/language'
 import { computed } from 'vue'
 import { missingFrom, mostSheetsAtOnce, type LaidSheet } from '#core/prints'
 import { brokenOff, cautionsOf, minutesFor, type Letting, type Printer } from '#core/printer'
@@ -27,42 +28,50 @@ const emit = defineEmits<{ print: []; tell: [{ letIt?: Letting; refill?: boolean
 const last = computed(() => props.jobs.at(-1))
 /** A stop stands until its missing prints are out. */
 const stopped = computed(() => (last.value?.stopped && props.sheets.length ? last.value.stopped : null))
-const words = { jam: 'Paper jam', empty: 'Run out', 'wrong-paper': 'Wrong paper in the tray' }
+const words = { jam: tr('Paper jam'), empty: tr('Run out'), 'wrong-paper': tr('Wrong paper in the tray') }
 const told = computed(() => {
   const j = last.value
   if (!j?.stopped || !stopped.value) return undefined
   const n = j.sheets.length
   const whole =
-    j.printed === 0 ? 'Nothing came out.' : `${j.printed === 1 ? 'Sheet 1 is' : `Sheets 1 to ${j.printed} are`} in the out-tray and whole.`
+    j.printed === 0
+      ? tr('Nothing came out.')
+      : tr('{0} in the out-tray and whole.', j.printed === 1 ? tr('Sheet 1 is') : tr('Sheets 1 to {0} are', j.printed))
   const lost = j.lost
-    ? ` Sheet ${j.printed + 1} is lost${j.printed + 1 < n ? `, ${n - j.printed - 1} not started` : ''}.`
-    : ` ${n - j.printed} not started.`
+    ? tr(' Sheet {0} is lost{1}.', j.printed + 1, j.printed + 1 < n ? tr(', {0} not started', n - j.printed - 1) : '')
+    : tr(' {0} not started.', n - j.printed)
   const missing = missingFrom(j).length
   return {
-    title: `${words[j.stopped]}${j.stopped === 'wrong-paper' ? '' : ` at sheet ${j.printed + 1} of ${n}`}`,
-    body: `${whole}${lost} ${missing} ${missing === 1 ? 'print is' : 'prints are'} missing and laid out anew, those alone.`,
+    title: `${words[j.stopped]}${j.stopped === 'wrong-paper' ? '' : tr(' at sheet {0} of {1}', j.printed + 1, n)}`,
+    body: tr(
+      '{0}{1} {2} {3} missing and laid out anew, those alone.',
+      whole,
+      lost,
+      missing,
+      missing === 1 ? tr('print is') : tr('prints are'),
+    ),
   }
 })
 const waiting = computed(() => props.of - props.sheets.length)
 const short = computed(() => props.printer && brokenOff(props.printer, Math.min(props.sheets.length, mostSheetsAtOnce)))
 const checks = computed(() => [
-  { ok: true, text: props.plan.print.mirrored ? 'mirrored: lettering will read right' : 'not mirrored' },
+  { ok: true, text: props.plan.print.mirrored ? tr('mirrored: lettering will read right') : tr('not mirrored') },
   {
     ok: props.printer?.ink === props.plan.ink || props.plan.ink === 'any',
-    text: `${props.printer?.ink ?? props.plan.ink}, ${props.plan.print.stock}`,
+    text: `${tr(props.printer?.ink ?? props.plan.ink)}, ${tr(props.plan.print.stock)}`,
   },
-  { ok: true, text: '100 %, never “fit to page”; measure the bar' },
-  { ok: props.printer?.paper === props.plan.print.paper.id, text: `${props.plan.print.paper.name} in the tray` },
+  { ok: true, text: tr('100 %, never “fit to page”; measure the bar') },
+  { ok: props.printer?.paper === props.plan.print.paper.id, text: tr('{0} in the tray', props.plan.print.paper.name) },
 ])
-const job = (j: Job) => `${j.printed} ${j.printed === 1 ? 'sheet' : 'sheets'}${j.stopped ? `, ${words[j.stopped].toLowerCase()}` : ''}`
+const job = (j: Job) => `${j.printed} ${tr(j.printed === 1 ? 'sheet' : 'sheets')}${j.stopped ? `, ${words[j.stopped].toLowerCase()}` : ''}`
 </script>
 <template>
-  <section class="panel" aria-label="Printer">
+  <section class="panel" :aria-label="$t('Printer')">
     <div class="head">
-      <h2>Printer</h2>
-      <span class="simulated">simulated</span>
+      <h2>{{ $t('Printer') }}</h2>
+      <span class="simulated">{{ $t('simulated') }}</span>
     </div>
-    <p class="small two">Nothing leaves this computer. Jobs land in the out-tray as PDF.</p>
+    <p class="small two">{{ $t('Nothing leaves this computer. Jobs land in the out-tray as PDF.') }}</p>
     <PrinterDrawing v-if="printer" :printer="printer" :stopped="stopped" />
     <p v-if="problem" role="alert" class="stop">{{ problem }}</p>
     <article v-if="told" class="told" role="status">
@@ -71,19 +80,20 @@ const job = (j: Job) => `${j.printed} ${j.printed === 1 ? 'sheet' : 'sheets'}${j
       <ul class="small">
         <li v-for="c in cautionsOf[stopped!]" :key="c">{{ c }}</li>
       </ul>
-      <v-btn v-if="stopped === 'empty'" @click="emit('tell', { refill: true })">A new cartridge is in</v-btn>
-      <v-btn v-if="stopped === 'wrong-paper'" @click="emit('tell', { paper: plan.print.paper.id })"
-        >{{ plan.print.paper.name }} is in the tray</v-btn
-      >
+      <v-btn v-if="stopped === 'empty'" @click="emit('tell', { refill: true })">{{ $t('A new cartridge is in') }}</v-btn>
+      <v-btn v-if="stopped === 'wrong-paper'" @click="emit('tell', { paper: plan.print.paper.id })">{{
+        $t('{0} is in the tray', plan.print.paper.name)
+      }}</v-btn>
     </article>
-    <ol class="tray" aria-label="Out-tray">
+    <ol class="tray" :aria-label="$t('Out-tray')">
       <li v-for="j in jobs" :key="j.id">
         <b>{{ job(j) }}</b>
         <span class="small two">{{ say.at(j.at) }}</span>
-        <a v-if="j.whole" :href="`/api/workshops/${workshop}/print-jobs/${j.id}.pdf`" target="_blank" rel="noopener">PDF</a
-        ><span v-else class="small two">erased</span>
+        <a v-if="j.whole" :href="`/api/workshops/${workshop}/print-jobs/${j.id}.pdf`" target="_blank" rel="noopener">{{
+          $t('PDF')
+        }}</a><span v-else class="small two">{{ $t('erased') }}</span>
         <details v-if="j.printed" class="again">
-          <summary class="small">print one again</summary>
+          <summary class="small">{{ $t('print one again') }}</summary>
           <v-btn
             v-for="(label, k) in j.sheets.slice(0, j.printed).flatMap((s) => s.labels)"
             :key="k"
@@ -94,35 +104,36 @@ const job = (j: Job) => `${j.printed} ${j.printed === 1 ? 'sheet' : 'sheets'}${j
         </details>
       </li>
       <li>
-        <b>Smear test</b>
+        <b>{{ $t('Smear test') }}</b>
         <span class="small" :class="smear === 'failed' ? 'stop' : smear ? 'ok' : 'two'">{{
-          smear === 'passed' ? 'holds' : smear === 'failed' ? 'smears' : 'not yet'
+          smear === 'passed' ? $t('holds') : smear === 'failed' ? $t('smears') : $t('not yet')
         }}</span>
-        <v-btn v-if="printer" @click="emit('smear')">Rub a corner</v-btn>
+        <v-btn v-if="printer" @click="emit('smear')">{{ $t('Rub a corner') }}</v-btn>
       </li>
     </ol>
     <div v-if="printer" class="row">
       <SegmentChoice
-        label="Let it"
+        :label="$t('Let it')"
         :model-value="printer.letIt"
         :options="[
-          { id: 'run', name: 'run' },
-          { id: 'jam', name: 'jam' },
-          { id: 'low', name: 'run low' },
+          { id: 'run', name: $t('run') },
+          { id: 'jam', name: $t('jam') },
+          { id: 'low', name: $t('run low') },
         ]"
         @update:model-value="emit('tell', { letIt: $event as Letting })"
       />
     </div>
-    <h3 class="gap">Before it prints</h3>
+    <h3 class="gap">{{ $t('Before it prints') }}</h3>
     <ul class="checks">
-      <li v-for="c in checks" :key="c.text"><VerdictShape :state="c.ok ? 'settled' : 'look'" :size="17" />{{ c.text }}</li>
+      <li v-for="c in checks" :key="c.text"><VerdictShape :state="c.ok ? 'settled' : 'look'" :size="17" />{{ $t(c.text) }}</li>
     </ul>
     <div v-if="waiting > 0" class="small">
-      <b class="watch">{{ waiting }} {{ waiting === 1 ? 'sheet waits' : 'sheets wait' }}</b> for pictures that are not in.
-      <router-link class="more" :to="`/w/${workshop}/bench/pictures`">Bring them in</router-link>
+      <b class="watch">{{ waiting }} {{ waiting === 1 ? $t('sheet waits') : $t('sheets wait') }}</b>
+      {{ $t('for pictures that are not in.') }}
+      <router-link class="more" :to="`/w/${workshop}/bench/pictures`">{{ $t('Bring them in') }}</router-link>
       <slot />
     </div>
-    <p v-if="short" class="small watch">It will run out on the way; what is left is printed afterwards.</p>
+    <p v-if="short" class="small watch">{{ $t('It will run out on the way; what is left is printed afterwards.') }}</p>
     <v-btn
       class="press"
       color="primary"
@@ -131,15 +142,16 @@ const job = (j: Job) => `${j.printed} ${j.printed === 1 ? 'sheet' : 'sheets'}${j
       @click="emit('print')"
       >{{
         sheets.length === 0
-          ? 'Nothing to print'
+          ? $t('Nothing to print')
           : sheets.length > mostSheetsAtOnce
-            ? `Print the first ${mostSheetsAtOnce} of ${sheets.length} sheets`
-            : `Print ${sheets.length} ${sheets.length === 1 ? 'sheet' : 'sheets'}`
+            ? $t('Print the first {0} of {1} sheets', mostSheetsAtOnce, sheets.length)
+            : $t('Print {0} {1}', sheets.length, sheets.length === 1 ? $t('sheet') : $t('sheets'))
       }}</v-btn
     >
     <p v-if="sheets.length && printer" class="small two end">
-      one PDF, about {{ minutesFor(printer.ink, Math.min(sheets.length, mostSheetsAtOnce)) }} min <SourceMark mark="E" />; nothing is
-      printed twice
+      {{ $t('one PDF, about {0} min', minutesFor(printer.ink, Math.min(sheets.length, mostSheetsAtOnce))) }} <SourceMark mark="E" />{{
+        $t('; nothing is printed twice')
+      }}
     </p>
   </section>
 </template>

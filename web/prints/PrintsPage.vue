@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t as tr } from '#core/language'
 import { inWorkshop } from '#core/workshop'
 import { computed, defineAsyncComponent, onBeforeUnmount, onMounted, ref, watch } from 'vue'
 import { useRoute } from 'vue-router'
@@ -74,7 +75,11 @@ const press = () =>
 async function smearTest() {
   const outcome = await printing.smear(ink.value)
   const d = bench.design.value!
-  bench.set(inWorkshop.designs(d.id).print, { ...d.print, smear: outcome }, `smear test: ${outcome === 'passed' ? 'holds' : 'smears'}`)
+  bench.set(
+    inWorkshop.designs(d.id).print,
+    { ...d.print, smear: outcome },
+    tr('smear test: {0}', outcome === 'passed' ? tr('holds') : tr('smears')),
+  )
 }
 const take = (r: Remedy) => bench.act('way-out', say.value!.remedy(r).toLowerCase(), r.changes)
 /** House pictures that could stand in for those that are not in; ways out of a picture larger than the paper. */
@@ -104,8 +109,8 @@ onBeforeUnmount(() => window.removeEventListener('imprenta:print', printKey))
 <template>
   <LostPage v-if="!workshop || !house || !plan || !say" />
   <main v-else class="prints">
-    <section class="left" aria-label="Sheets">
-      <h1>Prints</h1>
+    <section class="left" :aria-label="$t('Sheets')">
+      <h1>{{ $t('Prints') }}</h1>
       <DesignTabs v-if="several" :bench="bench" :edit="false" />
       <SheetsList
         v-if="layout && !refused"
@@ -119,20 +124,20 @@ onBeforeUnmount(() => window.removeEventListener('imprenta:print', printKey))
         :printed="printing.jobs.value.length > 0"
         @go="goTo"
         @stop="stop"
-        @paper="bench.set(inWorkshop.choices.paper, $event, 'the paper changed')"
+        @paper="bench.set(inWorkshop.choices.paper, $event, $t('the paper changed'))"
       />
       <div v-else-if="refused" role="alert">
         <FindingCard v-if="larger" :finding="larger" :say="say" :effect="bench.effect" @take="take" />
         <template v-else>
           <h3 class="stop">{{ refused.what }}</h3>
-          <p class="small">{{ refused.why }}. You could {{ refused.remedies.join(', or ') }}.</p>
+          <p class="small">{{ $t('{0}. You could {1}.', refused.why, refused.remedies.join(', or ')) }}</p>
         </template>
-        <v-btn v-if="locks.held.value.length" @click="locks.unlockAll">Unlock all</v-btn>
+        <v-btn v-if="locks.held.value.length" @click="locks.unlockAll">{{ $t('Unlock all') }}</v-btn>
       </div>
       <div v-else class="ghost" aria-hidden="true"><i v-for="i in 4" :key="i" /></div>
-      <p v-if="problem" role="alert" class="stop">{{ problem }} Reload the page; the plan is saved.</p>
+      <p v-if="problem" role="alert" class="stop">{{ $t('{0} Reload the page; the plan is saved.', problem) }}</p>
     </section>
-    <section class="board" aria-label="The sheet">
+    <section class="board" :aria-label="$t('The sheet')">
       <SheetBoard
         v-if="locks.sheet.value && !refused"
         :workshop="id"
@@ -148,7 +153,7 @@ onBeforeUnmount(() => window.removeEventListener('imprenta:print', printKey))
         @choose="chosen = $event"
       />
       <TooLarge v-else-if="refused && larger" :paper="plan.print.paper" :size="plan.print" :unit="sizeUnit(house)" />
-      <div v-else class="outline">The sheet will lie here.</div>
+      <div v-else class="outline">{{ $t('The sheet will lie here.') }}</div>
     </section>
     <PrinterPanel
       class="right"

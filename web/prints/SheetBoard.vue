@@ -57,21 +57,23 @@ const lifted = (p: LaidPrint) =>
 </script>
 <template>
   <div class="bar">
-    <h2>Sheet {{ number }} of {{ of }}</h2>
+    <h2>{{ $t('Sheet {0} of {1}', number, of) }}</h2>
     <span v-if="place" class="two named">{{ place.print.label }}</span>
-    <v-btn :disabled="!place" @click="locks.turn">Turn</v-btn>
-    <v-btn :disabled="!place" :aria-pressed="place?.locked" @click="locks.toggle">{{ place?.locked ? 'Unlock' : 'Lock' }}</v-btn>
+    <v-btn :disabled="!place" @click="locks.turn">{{ $t('Turn') }}</v-btn>
+    <v-btn :disabled="!place" :aria-pressed="place?.locked" @click="locks.toggle">{{ place?.locked ? $t('Unlock') : $t('Lock') }}</v-btn>
     <select
       class="field swap"
-      aria-label="Swap with"
+      :aria-label="$t('Swap with')"
       :disabled="!sameSize.length"
       value=""
       @change="locks.swap(($event.target as HTMLSelectElement).value)"
     >
-      <option value="">Swap with</option>
-      <option v-for="x in sameSize" :key="x.p.print.id" :value="x.p.print.id">{{ x.p.print.label }}, sheet {{ x.sheet + 1 }}</option>
+      <option value="">{{ $t('Swap with') }}</option>
+      <option v-for="x in sameSize" :key="x.p.print.id" :value="x.p.print.id">
+        {{ $t('{0}, sheet {1}', x.p.print.label, x.sheet + 1) }}
+      </option>
     </select>
-    <v-btn v-if="held.length" @click="locks.unlockAll">Unlock all</v-btn>
+    <v-btn v-if="held.length" @click="locks.unlockAll">{{ $t('Unlock all') }}</v-btn>
   </div>
   <p v-if="said" class="small watch" role="alert">{{ said }}</p>
   <div class="stage">
@@ -82,7 +84,7 @@ const lifted = (p: LaidPrint) =>
           class="plain grab"
           :class="{ on: place?.print.id === p.print.id, lifted: drag?.id === p.print.id }"
           :style="lifted(p)"
-          :aria-label="`${p.print.label}${p.locked ? ', locked' : ''}${p.turned ? ', turned' : ''}`"
+          :aria-label="`${p.print.label}${p.locked ? $t(', locked') : ''}${p.turned ? $t(', turned') : ''}`"
           :aria-pressed="place?.print.id === p.print.id"
           @click="emit('choose', p.print.id)"
           @pointerdown="lift($event, p)"
@@ -94,7 +96,7 @@ const lifted = (p: LaidPrint) =>
             ><svg viewBox="0 0 24 24" width="18" height="18">
               <path d="M6 11h12v9H6zM8 11V8a4 4 0 0 1 8 0v3" fill="none" stroke="currentColor" stroke-width="2.2" /></svg
           ></span>
-          <span class="tab small">{{ p.print.label }}{{ p.print.picture ? '' : ', not in' }}</span>
+          <span class="tab small">{{ p.print.label }}{{ p.print.picture ? '' : $t(', not in') }}</span>
         </button>
       </template>
       <WasteMarks
@@ -109,15 +111,19 @@ const lifted = (p: LaidPrint) =>
       <CutLines :cuts="sheet.cuts" :paper="paper" :scale="scale" />
     </SheetView>
   </div>
-  <ol class="cuts" aria-label="Cuts, in the order a trimmer takes them">
+  <ol class="cuts" :aria-label="$t('Cuts, in the order a trimmer takes them')">
     <li v-for="c in sheet.cuts" :key="c.number" :class="{ first: c.number === 1 }">
       <i>{{ c.number }}</i><b>{{ stopAt(c.stopMm) }}</b
-      ><span class="small two">{{ c.cut === 'down' ? 'from the left' : 'from the foot' }}</span>
+      ><span class="small two">{{ c.cut === 'down' ? $t('from the left') : $t('from the foot') }}</span>
     </li>
   </ol>
   <p class="small two">
-    <b>Stop at, in {{ unit === 'in' ? 'inches' : 'mm' }}.</b> Cut, set the part aside, go on with the rest; then what was set aside, last
-    first. One person at the trimmer, rail down, an adult beside.
+    <b>{{ $t('Stop at, in {0}.', unit === 'in' ? $t('inches') : $t('mm')) }}</b>
+    {{
+      $t(
+        'Cut, set the part aside, go on with the rest; then what was set aside, last first. One person at the trimmer, rail down, an adult beside.',
+      )
+    }}
   </p>
 </template>
 <style scoped>

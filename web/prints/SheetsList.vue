@@ -69,20 +69,28 @@ const ofDesign = computed(() => (props.plan.designs.length > 1 ? `&design=${prop
 const pdf = (more = '') => `/api/workshops/${props.workshop}/prints.pdf?steps=${props.layout.steps}${ofDesign.value}${more}`
 </script>
 <template>
-  <p class="many">{{ sheets.length }} {{ sheets.length === 1 ? 'sheet' : 'sheets' }}</p>
+  <p class="many">{{ sheets.length }} {{ sheets.length === 1 ? $t('sheet') : $t('sheets') }}</p>
   <p>
     <b v-if="sheets.length">{{
-      share < 1 ? `${layout.lowerBound} at the least.` : fewest ? 'No fewer are possible.' : `At least ${layout.lowerBound}.`
+      share < 1
+        ? $t('{0} at the least.', layout.lowerBound)
+        : fewest
+          ? $t('No fewer are possible.')
+          : $t('At least {0}.', layout.lowerBound)
     }}</b>{{ ' '
-    }}<span class="two small"
-      >{{ prints.length }} prints and their gutters fill {{ layout.fills.toFixed(1)
-      }}{{ layout.wholeLeft > 0.2 ? `; ${Math.round(layout.wholeLeft * 100)} % of the last stays whole` : '' }}.</span
-    >
+    }}<span class="two small">{{
+      $t(
+        '{0} prints and their gutters fill {1}{2}.',
+        prints.length,
+        layout.fills.toFixed(1),
+        layout.wholeLeft > 0.2 ? $t('; {0} % of the last stays whole', Math.round(layout.wholeLeft * 100)) : '',
+      )
+    }}</span>
   </p>
   <div v-if="share < 1" class="small progress" role="status">
     <span class="steps"><i v-for="n in 20" :key="n" :class="{ on: n <= share * 20 }" /></span>
-    {{ fewest ? 'leaving more of the last sheet whole' : 'looking for fewer' }}
-    <v-btn @click="$emit('stop')">Stop and keep</v-btn>
+    {{ fewest ? $t('leaving more of the last sheet whole') : $t('looking for fewer') }}
+    <v-btn @click="$emit('stop')">{{ $t('Stop and keep') }}</v-btn>
   </div>
   <v-virtual-scroll v-if="rows.length" ref="scroller" class="thumbs" :items="rows" :item-height="rowPx" :max-height="430">
     <template #default="{ item: row }">
@@ -93,7 +101,9 @@ const pdf = (more = '') => `/api/workshops/${props.workshop}/prints.pdf?steps=${
           type="button"
           class="plain thumb"
           :class="{ on: number === i + 1, waits: s.waits }"
-          :aria-label="`Sheet ${i + 1}: ${s.places.map((p) => p.print.label).join(', ')}${s.waits ? ', waits for a picture' : ''}`"
+          :aria-label="
+            $t('Sheet {0}: {1}{2}', i + 1, s.places.map((p) => p.print.label).join(', '), s.waits ? $t(', waits for a picture') : '')
+          "
           :aria-pressed="number === i + 1"
           @click="$emit('go', i + 1)"
         >
@@ -115,39 +125,43 @@ const pdf = (more = '') => `/api/workshops/${props.workshop}/prints.pdf?steps=${
     </template>
   </v-virtual-scroll>
   <div v-if="!prints.length" class="outline">
-    {{ printed ? 'Everything is printed.' : 'Nobody is in the group yet: nothing is printed.' }}
+    {{ printed ? $t('Everything is printed.') : $t('Nobody is in the group yet: nothing is printed.') }}
   </div>
   <dl class="kinds">
     <template v-for="[size, n] in kinds" :key="size"
       ><dt>
-        <b>{{ n }} {{ n === 1 ? 'print' : 'prints' }}</b>
+        <b>{{ n }} {{ n === 1 ? $t('print') : $t('prints') }}</b>
       </dt>
       <dd>{{ size }}</dd></template
     >
   </dl>
   <label
-    ><span class="label">Paper</span
+    ><span class="label">{{ $t('Paper') }}</span
     ><select class="field" :value="paper.id" @change="$emit('paper', ($event.target as HTMLSelectElement).value as PaperId)">
       <option v-for="(p, key) in papers" :key="key" :value="key">{{ p.name }}</option>
     </select></label
   >
   <p class="links">
     <template v-if="parts.length <= 1"
-      ><a :href="pdf('&proof=0')" target="_blank" rel="noopener">Sheets as PDF</a
-      ><a :href="pdf()" target="_blank" rel="noopener">with a proof</a></template
+      ><a :href="pdf('&proof=0')" target="_blank" rel="noopener">{{ $t('Sheets as PDF') }}</a
+      ><a :href="pdf()" target="_blank" rel="noopener">{{ $t('with a proof') }}</a></template
     ><template v-for="p in parts.length > 1 ? parts : []" :key="p"
-      ><a :href="pdf(`&proof=0&sheets=${p}`)" target="_blank" rel="noopener">Sheets {{ p }} as PDF</a></template
+      ><a :href="pdf(`&proof=0&sheets=${p}`)" target="_blank" rel="noopener">{{ $t('Sheets {0} as PDF', p) }}</a></template
     ><a
       v-if="sheets.length"
       :href="`/api/workshops/${workshop}/prints/${number}.png?steps=${layout.steps}${ofDesign}`"
       target="_blank"
       rel="noopener"
-      >this sheet as PNG</a
+      >{{ $t('this sheet as PNG') }}</a
     >
   </p>
   <p class="small two">
-    {{ plan.print.mirrored ? 'Mirrored: laid face down.' : 'Not mirrored.' }} A cut stack is a table’s pile: people of one table lie
-    together.
+    {{
+      $t(
+        '{0} A cut stack is a table’s pile: people of one table lie together.',
+        plan.print.mirrored ? $t('Mirrored: laid face down.') : $t('Not mirrored.'),
+      )
+    }}
   </p>
 </template>
 <style scoped>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t as tr } from '#core/language'
 import { computed } from 'vue'
 import type { Paper } from '#core/house'
 import { showLength, type LengthUnit, type Size } from '#core/units'
@@ -18,9 +19,15 @@ const laid = computed(() => {
 const k = computed(() => Math.min(520 / Math.max(laid.value.w, props.paper.widthMm), 470 / Math.max(laid.value.h, props.paper.heightMm)))
 const px = (w: number, h: number) => ({ width: `${w * k.value}px`, height: `${h * k.value}px` })
 const say = (mm: number) => showLength(mm, props.unit)
-const words = computed(
-  () =>
-    `The picture, ${say(laid.value.w)} × ${say(laid.value.h)}, on what the printer reaches of ${props.paper.name}, ${say(inside.value.w)} × ${say(inside.value.h)}`,
+const words = computed(() =>
+  tr(
+    'The picture, {0} × {1}, on what the printer reaches of {2}, {3} × {4}',
+    say(laid.value.w),
+    say(laid.value.h),
+    props.paper.name,
+    say(inside.value.w),
+    say(inside.value.h),
+  ),
 )
 </script>
 <template>
@@ -30,7 +37,7 @@ const words = computed(
       <span class="picture" :style="px(laid.w, laid.h)" />
       <span class="fits" :style="px(Math.min(laid.w, inside.w), Math.min(laid.h, inside.h))" />
     </div>
-    <figcaption class="small two">{{ words }}. Hatched: runs over.</figcaption>
+    <figcaption class="small two">{{ $t('{0}. Hatched: runs over.', words) }}</figcaption>
   </figure>
 </template>
 <style scoped>

@@ -1,3 +1,4 @@
+import { t as tr } from '#core/language'
 import { proxy, wrap, type Remote } from 'comlink'
 import { onBeforeUnmount, ref, shallowRef, watch, type Ref } from 'vue'
 import type { Layout, LayoutAsk } from '#core/prints'
@@ -18,7 +19,7 @@ export function useLayout(ask: Ref<LayoutAsk | undefined>) {
   const share = ref(1)
   const worker = new Worker(new URL('../workers/layout.worker.ts', import.meta.url), { type: 'module' })
   const remote: Remote<LayoutWorker> = wrap(worker)
-  worker.onerror = (e) => (problem.value = e.message || 'The sheets could not be laid out.')
+  worker.onerror = (e) => (problem.value = e.message || tr('The sheets could not be laid out.'))
   onBeforeUnmount(() => worker.terminate())
   let asked = 0
   watch(

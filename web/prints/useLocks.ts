@@ -1,3 +1,4 @@
+import { t as tr } from '#core/language'
 import { computed, ref, type Ref } from 'vue'
 import { beginLayout, type LaidPrint, type LaidSheet, type LayoutAsk } from '#core/prints'
 import { isRefusal } from '#core/reasons'
@@ -33,7 +34,7 @@ export function useLocks(
     const others = locks.value.filter((l) => !wanted.some((x) => x.id === l.id))
     const tried = beginLayout({ ...ask.value!, locks: [...others, ...wanted] })
     if (isRefusal(tried)) {
-      said.value = `${tried.refused.what}: ${tried.refused.why}. You could ${tried.refused.remedies.join(', or ')}.`
+      said.value = tr('{0}: {1}. You could {2}.', tried.refused.what, tried.refused.why, tried.refused.remedies.join(', or '))
       return
     }
     said.value = ''
@@ -56,15 +57,15 @@ export function useLocks(
     const p = place.value
     if (!p) return
     const now = locks.value.find((l) => l.id === p.print.id)
-    if (now) unlock([now], `${p.print.label} may move again`)
-    else lock([asLock(p)], `${p.print.label} stays on sheet ${number.value}`)
+    if (now) unlock([now], tr('{0} may move again', p.print.label))
+    else lock([asLock(p)], tr('{0} stays on sheet {1}', p.print.label, number.value))
   }
   function turn(): void {
     const p = place.value
-    if (p) lock([asLock(p, { turned: !p.turned })], `${p.print.label} is turned`)
+    if (p) lock([asLock(p, { turned: !p.turned })], tr('{0} is turned', p.print.label))
   }
   const move = (p: LaidPrint, xMm: number, yMm: number): void =>
-    lock([asLock(p, { xMm, yMm })], `${p.print.label} was moved on sheet ${number.value}`)
+    lock([asLock(p, { xMm, yMm })], tr('{0} was moved on sheet {1}', p.print.label, number.value))
 
   /** Prints of the chosen one's size, to change places with. */
   const sameSize = computed(() => {
@@ -79,9 +80,9 @@ export function useLocks(
     if (!a || !b) return
     const at = (p: LaidPrint, on: number) => ({ sheet: on, xMm: p.xMm, yMm: p.yMm, turned: p.turned })
     const both = [asLock(a, at(b.p, b.sheet)), asLock(b.p, at(a, number.value - 1))]
-    lock(both, `${a.print.label} and ${b.p.print.label} changed places`)
+    lock(both, tr('{0} and {1} changed places', a.print.label, b.p.print.label))
   }
-  const unlockAll = (): void => unlock(locks.value, 'all prints may move again')
+  const unlockAll = (): void => unlock(locks.value, tr('all prints may move again'))
 
   return { said, sheet, place, held, toggle, turn, move, sameSize, swap, unlockAll }
 }

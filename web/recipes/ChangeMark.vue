@@ -6,7 +6,7 @@ defineProps<{ differs: boolean; practice: string }>()
   <span v-if="differs" class="mark small"
     ><svg width="12" height="10" viewBox="0 0 13 11" aria-hidden="true">
       <path d="M1 10 6.5 2 12 10" fill="none" stroke="currentColor" stroke-width="2.6" /></svg
-    >yours; practice: {{ practice }}</span
+    >{{ $t('yours; practice: {0}', practice) }}</span
   >
 </template>
 <style scoped>

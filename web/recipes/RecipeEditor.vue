@@ -64,14 +64,14 @@ const value = (e: Event) => (e.target as HTMLInputElement).value
 <template>
   <div>
     <section v-if="cures.length">
-      <h3>Wait before rubbing, minutes</h3>
+      <h3>{{ $t('Wait before rubbing, minutes') }}</h3>
       <div class="cure">
         <label v-for="c in cures" :key="c"
-          ><span class="label">{{ c === 'minimum' ? 'at least' : 'recommended' }}</span
+          ><span class="label">{{ c === 'minimum' ? $t('at least') : $t('recommended') }}</span
           ><input
             class="field num"
             inputmode="decimal"
-            :aria-label="`Wait before rubbing: ${c === 'minimum' ? 'at least' : 'recommended'}`"
+            :aria-label="$t('Wait before rubbing: {0}', c === 'minimum' ? $t('at least') : $t('recommended'))"
             :value="figureAt(`cure/${c}`, base!.cure![c])"
             @change="setFigure(`cure/${c}`, value($event), base!.cure![c])" /><ChangeMark
             :differs="figureAt(`cure/${c}`, base!.cure![c]) !== base!.cure![c].value"
@@ -79,65 +79,65 @@ const value = (e: Event) => (e.target as HTMLInputElement).value
         /></label>
       </div>
     </section>
-    <h3 class="gap">Stages</h3>
+    <h3 class="gap">{{ $t('Stages') }}</h3>
     <ol class="stages">
       <li v-for="s in stages" :key="s.id" :class="{ gone: of.dropped(`stages/${s.id}`) }">
         <div class="head">
           <input
             class="field named"
             maxlength="60"
-            :aria-label="`Name of ${s.name}`"
+            :aria-label="$t('Name of {0}', s.name)"
             :value="textAt(`stages/${s.id}/name`, s.name)"
             @change="value($event).trim() && of.set(`stages/${s.id}/name`, value($event).trim(), s.name)"
           /><ChangeMark :differs="textAt(`stages/${s.id}/name`, s.name) !== s.name" :practice="s.name" />
           <v-checkbox
             v-if="!s.makes && !s.then?.makes"
             :model-value="!of.dropped(`stages/${s.id}`)"
-            label="we do it"
+            :label="$t('we do it')"
             @update:model-value="of.drop(`stages/${s.id}`, !$event)"
-          /><span v-else class="small two">makes the piece what it is</span>
+          /><span v-else class="small two">{{ $t('makes the piece what it is') }}</span>
         </div>
         <template v-if="!of.dropped(`stages/${s.id}`)">
           <label
-            ><span class="label">minutes</span
+            ><span class="label">{{ $t('minutes') }}</span
             ><input
               class="field num"
               inputmode="decimal"
-              :aria-label="`${s.name}: minutes`"
+              :aria-label="$t('{0}: minutes', s.name)"
               :value="figureAt(`stages/${s.id}/minutes`, s.minutes)"
               @change="setFigure(`stages/${s.id}/minutes`, value($event), s.minutes)" /><ChangeMark
               :differs="figureAt(`stages/${s.id}/minutes`, s.minutes) !== s.minutes.value"
               :practice="`${s.minutes.value}`"
           /></label>
           <label v-if="s.then && !s.then.cures && s.then.least.value > 0"
-            ><span class="label">then at least</span
+            ><span class="label">{{ $t('then at least') }}</span
             ><input
               class="field num"
               inputmode="decimal"
-              :aria-label="`${s.name}: then at least`"
+              :aria-label="$t('{0}: then at least', s.name)"
               :value="figureAt(`stages/${s.id}/then/least`, s.then.least)"
               @change="setFigure(`stages/${s.id}/then/least`, value($event), s.then.least)" /><ChangeMark
               :differs="figureAt(`stages/${s.id}/then/least`, s.then.least) !== s.then.least.value"
               :practice="`${s.then.least.value}`"
           /></label>
           <label v-if="s.then?.most"
-            ><span class="label">then within</span
+            ><span class="label">{{ $t('then within') }}</span
             ><input
               class="field num"
               inputmode="decimal"
-              :aria-label="`${s.name}: then within`"
+              :aria-label="$t('{0}: then within', s.name)"
               :value="figureAt(`stages/${s.id}/then/most`, s.then.most)"
               @change="setFigure(`stages/${s.id}/then/most`, value($event), s.then.most)" /><ChangeMark
               :differs="figureAt(`stages/${s.id}/then/most`, s.then.most) !== s.then.most.value"
               :practice="`${s.then.most.value}`"
           /></label>
           <label v-for="cue in ['pass', 'fail'] as const" :key="cue" class="wide"
-            ><span class="label">{{ cue === 'pass' ? 'right when' : 'wrong when' }}</span
+            ><span class="label">{{ cue === 'pass' ? $t('right when') : $t('wrong when') }}</span
             ><textarea
               class="field"
               rows="2"
               maxlength="300"
-              :aria-label="`${s.name}: ${cue === 'pass' ? 'right when' : 'wrong when'}`"
+              :aria-label="`${s.name}: ${cue === 'pass' ? $t('right when') : $t('wrong when')}`"
               :value="textAt(`stages/${s.id}/${cue}`, s[cue])"
               @change="value($event).trim() && of.set(`stages/${s.id}/${cue}`, value($event).trim(), s[cue])" /><ChangeMark
               :differs="textAt(`stages/${s.id}/${cue}`, s[cue]) !== s[cue]"
@@ -146,42 +146,49 @@ const value = (e: Event) => (e.target as HTMLInputElement).value
         </template>
       </li>
     </ol>
-    <ul v-if="of.steps.value.length" class="steps" aria-label="Steps of our own">
+    <ul v-if="of.steps.value.length" class="steps" :aria-label="$t('Steps of our own')">
       <li v-for="s in of.steps.value" :key="s.id">
-        <b>{{ s.name }}</b><span class="small two"
-          >after {{ stageName(s.after).toLowerCase() }}, {{ s.attended ? '' : 'a wait of ' }}{{ s.minutes }} min</span
-        >
+        <b>{{ $t(s.name) }}</b><span class="small two">{{
+          $t('after {0}, {1}{2} min', stageName(s.after).toLowerCase(), s.attended ? '' : $t('a wait of '), s.minutes)
+        }}</span>
         <span class="small"
-          >{{ s.pass }} <span class="two">Not: {{ s.fail }}</span></span
-        ><ChangeMark differs practice="no such step" /><v-btn @click="of.takeStepOut(s.id)">Take out</v-btn>
+          >{{ $t(s.pass) }} <span class="two">{{ $t('Not: {0}', s.fail) }}</span></span
+        ><ChangeMark differs practice="no such step" /><v-btn @click="of.takeStepOut(s.id)">{{ $t('Take out') }}</v-btn>
       </li>
     </ul>
     <form class="more" @submit.prevent="addStep">
       <label
-        ><span class="label">One step more</span><input v-model="step.name" class="field" maxlength="60" placeholder="Warm the board"
+        ><span class="label">{{ $t('One step more') }}</span
+        ><input v-model="step.name" class="field" maxlength="60" :placeholder="$t('Warm the board')"
       /></label>
       <label
-        ><span class="label">after</span
+        ><span class="label">{{ $t('after') }}</span
         ><select v-model="step.after" class="field">
-          <option v-for="s in mayFollow" :key="s.id" :value="s.id">{{ s.name }}</option>
+          <option v-for="s in mayFollow" :key="s.id" :value="s.id">{{ $t(s.name) }}</option>
         </select></label
       >
       <label
-        ><span class="label">minutes</span
+        ><span class="label">{{ $t('minutes') }}</span
         ><input v-model.number="step.minutes" class="field num" type="number" min="0" max="1440" step="any"
       /></label>
-      <v-checkbox v-model="step.hands" label="hands at it" />
-      <label class="cue"><span class="label">right when</span><input v-model="step.pass" class="field" maxlength="300" /></label>
-      <label class="cue"><span class="label">wrong when</span><input v-model="step.fail" class="field" maxlength="300" /></label>
-      <v-btn type="submit" :disabled="!stepReady">Add the step</v-btn>
-      <span v-if="step.name && !stepReady" class="small two">Say how a hand knows that it is right, and that it is wrong.</span>
+      <v-checkbox v-model="step.hands" :label="$t('hands at it')" />
+      <label class="cue"
+        ><span class="label">{{ $t('right when') }}</span
+        ><input v-model="step.pass" class="field" maxlength="300"
+      /></label>
+      <label class="cue"
+        ><span class="label">{{ $t('wrong when') }}</span
+        ><input v-model="step.fail" class="field" maxlength="300"
+      /></label>
+      <v-btn type="submit" :disabled="!stepReady">{{ $t('Add the step') }}</v-btn>
+      <span v-if="step.name && !stepReady" class="small two">{{ $t('Say how a hand knows that it is right, and that it is wrong.') }}</span>
     </form>
-    <h3 class="gap">Things</h3>
+    <h3 class="gap">{{ $t('Things') }}</h3>
     <ul class="things">
       <li v-for="m in amounts" :key="m.material" :class="{ gone: of.dropped(`materials/${m.material}`) }">
-        <b>{{ m.material === 'blank' ? 'Blank' : materialOf(m.material).name }}</b>
+        <b>{{ m.material === 'blank' ? $t('Blank') : materialOf(m.material).name }}</b>
         <label
-          ><span class="sr">how many {{ materialOf(m.material).name }}</span
+          ><span class="sr">{{ $t('how many {0}', materialOf(m.material).name) }}</span
           ><input
             class="field num"
             inputmode="decimal"
@@ -191,44 +198,45 @@ const value = (e: Event) => (e.target as HTMLInputElement).value
         ><input
           class="field"
           maxlength="80"
-          :aria-label="`Note on ${materialOf(m.material).name}`"
+          :aria-label="$t('Note on {0}', materialOf(m.material).name)"
           :value="textAt(`materials/${m.material}/note`, m.note)"
           @change="of.set(`materials/${m.material}/note`, value($event).trim() || m.note, m.note)"
-        /><span class="small two">{{ m.amount.unit === 'mm' ? 'mm ' : '' }}for each {{ 'per' in m ? m.per : m.basis }}</span>
+        /><span class="small two">{{ $t('{0}for each {1}', m.amount.unit === 'mm' ? $t('mm ') : '', 'per' in m ? m.per : m.basis) }}</span>
         <ChangeMark :differs="figureAt(`materials/${m.material}/amount`, m.amount) !== m.amount.value" :practice="`${m.amount.value}`" />
         <v-checkbox
           :model-value="!of.dropped(`materials/${m.material}`)"
-          label="we use it"
+          :label="$t('we use it')"
           @update:model-value="of.drop(`materials/${m.material}`, !$event)"
         />
       </li>
       <li v-for="a in of.added.value" :key="a.material">
         <b>{{ a.material }}</b><span>{{ a.amount }}</span
-        ><span class="small two">for each {{ a.basis }}</span
-        ><ChangeMark differs practice="not used" /><v-btn @click="of.takeOut(a.material)">Take out</v-btn>
+        ><span class="small two">{{ $t('for each {0}', a.basis) }}</span
+        ><ChangeMark differs practice="not used" /><v-btn @click="of.takeOut(a.material)">{{ $t('Take out') }}</v-btn>
       </li>
     </ul>
     <form class="more" @submit.prevent="addThing">
       <label
-        ><span class="label">One thing more</span><input v-model="thing.material" class="field" maxlength="60" placeholder="soft roller"
+        ><span class="label">{{ $t('One thing more') }}</span
+        ><input v-model="thing.material" class="field" maxlength="60" :placeholder="$t('soft roller')"
       /></label>
       <label
-        ><span class="label">how many</span
+        ><span class="label">{{ $t('how many') }}</span
         ><input v-model.number="thing.amount" class="field num" type="number" min="0" max="1000" step="any"
       /></label>
       <label
-        ><span class="label">for each</span
+        ><span class="label">{{ $t('for each') }}</span
         ><select v-model="thing.basis" class="field">
           <option v-for="b in bases" :key="b">{{ b }}</option>
         </select></label
       >
       <label
-        ><span class="label">used at</span
+        ><span class="label">{{ $t('used at') }}</span
         ><select v-model="thing.stage" class="field">
-          <option v-for="s in stages" :key="s.id" :value="s.id">{{ s.name }}</option>
+          <option v-for="s in stages" :key="s.id" :value="s.id">{{ $t(s.name) }}</option>
         </select></label
       >
-      <v-btn type="submit">Add it</v-btn>
+      <v-btn type="submit">{{ $t('Add it') }}</v-btn>
     </form>
   </div>
 </template>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t as tr } from '#core/language'
 import { computed, ref, watch } from 'vue'
 import { useRoute } from 'vue-router'
 import { writeRecipe } from '#core/exchange'
@@ -41,7 +42,7 @@ function begin(from: Recipe) {
     recipe: '',
     version: 1,
     base: { id: from.id, version: from.version },
-    name: `${from.name}, ours`,
+    name: tr('{0}, ours', from.name),
     note: '',
     edits: [],
   }
@@ -53,7 +54,7 @@ function save() {
   const d = draft.value!
   const id = d.recipe || unique(slug(d.name))
   const made = asNextVersion(d, id, own.value)
-  put(made, `${made.name} version ${made.version} was made`)
+  put(made, tr('{0} version {1} was made', made.name, made.version))
   draft.value = undefined
 }
 const unique = (id: string) => {
@@ -73,7 +74,7 @@ const change = (o: OwnRecipe, before: OwnRecipe | null, after: OwnRecipe | null,
 const put = (o: OwnRecipe, label: string) => change(o, null, o, label)
 const users = (o: OwnRecipe) =>
   desk.summaries.filter((w) => w.houseId === houseId.value && w.recipe.id === o.recipe && w.recipe.version === o.version)
-const takeOut = (o: OwnRecipe) => change(o, o, null, `${o.name} version ${o.version} was taken out`)
+const takeOut = (o: OwnRecipe) => change(o, o, null, tr('{0} version {1} was taken out', o.name, o.version))
 /** The newest twenty workshops of the house: what another recipe means is worked out for those that are open. */
 const listed = computed(() => desk.summaries.filter((w) => w.houseId === houseId.value && !w.archivedAt).slice(-20))
 watch(listed, (list) => desk.want(list.map((w) => w.id)), { immediate: true })
@@ -103,7 +104,7 @@ const nameOf = (key: string) =>
     ? 'class'
     : key.startsWith('packs/')
       ? key.slice(6).replace(/-/g, ' ')
-      : ({ 'cost-bought': 'a head', earliest: 'first rub', recommended: 'better from', adults: 'adults' }[key] ?? key)
+      : ({ 'cost-bought': tr('a head'), earliest: tr('first rub'), recommended: tr('better from'), adults: 'adults' }[key] ?? key)
 const sayFigure = (x: string | { value: number; unit: string; mark: string } | null) =>
   x === null ? '–' : typeof x === 'string' ? x : `${x.value} ${x.unit === 'count' ? '' : x.unit} (${x.mark})`
 
@@ -112,7 +113,7 @@ function takeIn() {
   const o = incoming.value!
   incoming.value = undefined
   const id = versions(o.recipe).length ? o.recipe : unique(o.recipe)
-  put(asNextVersion(o, id, own.value), `${o.name} was brought in`)
+  put(asNextVersion(o, id, own.value), tr('{0} was brought in', o.name))
 }
 function download(name: string, text: string, type: string) {
   const url = URL.createObjectURL(new Blob([text], { type }))
@@ -130,38 +131,45 @@ const made = (o: OwnRecipe) => recipeById(o.recipe, o.version, all.value)
   <LostPage v-if="!house" />
   <main v-else class="page">
     <div class="between">
-      <h1>Recipes of the house</h1>
+      <h1>{{ $t('Recipes of the house') }}</h1>
       <router-link class="more" :to="`/house/${houseId}`">{{ house.name }}</router-link>
     </div>
     <p class="two">
-      How this house does it, where it differs from the method it came from. A plan stays with the version that it was made with.
+      {{
+        $t('How this house does it, where it differs from the method it came from. A plan stays with the version that it was made with.')
+      }}
     </p>
     <p v-if="damaged" role="alert" class="watch">
-      A recipe begun earlier in this browser can’t be read and was put aside.
-      <v-btn @click="download('recipe-put-aside.txt', damaged, 'text/plain')">Save what is there</v-btn>
+      {{ $t('A recipe begun earlier in this browser can’t be read and was put aside.') }}
+      <v-btn @click="download('recipe-put-aside.txt', damaged, 'text/plain')">{{ $t('Save what is there') }}</v-btn>
     </p>
     <TrimSheet v-if="draft" class="sheet">
       <div class="between">
-        <h2>{{ draft.recipe ? `Next version of ${draft.name}` : 'A new recipe' }}</h2>
-        <span class="small two">from {{ drafting.base.value?.name }}, kept in this browser until it is made</span>
+        <h2>{{ draft.recipe ? $t('Next version of {0}', draft.name) : $t('A new recipe') }}</h2>
+        <span class="small two">{{ $t('from {0}, kept in this browser until it is made', drafting.base.value?.name) }}</span>
       </div>
       <div class="names">
-        <label><span class="label">Name</span><input v-model="draft.name" class="field" maxlength="60" /></label>
+        <label
+          ><span class="label">{{ $t('Name') }}</span
+          ><input v-model="draft.name" class="field" maxlength="60"
+        /></label>
         <label class="note"
-          ><span class="label">Why</span
-          ><input v-model="draft.note" class="field" maxlength="400" placeholder="what you saw that made you change it"
+          ><span class="label">{{ $t('Why') }}</span
+          ><input v-model="draft.note" class="field" maxlength="400" :placeholder="$t('what you saw that made you change it')"
         /></label>
       </div>
       <p v-for="p in problems" :key="p" role="alert" class="stop">{{ p }}</p>
       <p v-if="below.length" class="watch">
-        <b>An experiment, for samples only:</b> {{ below.join('; ') }}. No group can be planned with it.
+        <b>{{ $t('An experiment, for samples only:') }}</b> {{ $t('{0}. No group can be planned with it.', below.join('; ')) }}
       </p>
       <RecipeEditor :of="drafting" />
       <div class="row">
         <v-btn color="primary" variant="flat" :disabled="!recipe || !draft.name.trim()" @click="save">{{
-          below.length ? 'Keep it as an experiment' : `Make version ${draft.recipe ? asNextVersion(draft, draft.recipe, own).version : 1}`
+          below.length
+            ? $t('Keep it as an experiment')
+            : $t('Make version {0}', draft.recipe ? asNextVersion(draft, draft.recipe, own).version : 1)
         }}</v-btn>
-        <v-btn @click="draft = undefined">Leave it</v-btn>
+        <v-btn @click="draft = undefined">{{ $t('Leave it') }}</v-btn>
       </div>
     </TrimSheet>
     <template v-else>
@@ -169,69 +177,80 @@ const made = (o: OwnRecipe) => recipeById(o.recipe, o.version, all.value)
         <ul v-if="own.length" class="list">
           <li v-for="o in own" :key="o.id">
             <span
-              ><b class="name">{{ o.name }}</b> version {{ o.version }}
-              <span class="small two"
-                >from {{ latestRecipe(o.base.id)?.name ?? o.base.id }}, {{ o.edits.length }}
-                {{ o.edits.length === 1 ? 'difference' : 'differences' }}{{ o.note ? `: ${o.note}` : '' }}</span
-              >
-              <b v-if="made(o)?.below?.length" class="watch"> experiment</b>
+              ><b class="name">{{ $t(o.name) }}</b> {{ $t('version {0}', o.version) }}
+              <span class="small two">{{
+                $t(
+                  'from {0}, {1} {2}{3}',
+                  latestRecipe(o.base.id)?.name ?? o.base.id,
+                  o.edits.length,
+                  o.edits.length === 1 ? $t('difference') : $t('differences'),
+                  o.note ? `: ${o.note}` : '',
+                )
+              }}</span>
+              <b v-if="made(o)?.below?.length" class="watch"> {{ $t('experiment') }}</b>
               <span v-if="users(o).length" class="small two">
-                planned with in
                 {{
-                  users(o)
-                    .map((w) => w.title)
-                    .join(', ')
+                  $t(
+                    'planned with in {0}',
+                    users(o)
+                      .map((w) => w.title)
+                      .join(', '),
+                  )
                 }}</span
               ></span
             >
             <span class="row"
-              ><v-btn @click="edit(o)">Next version</v-btn><v-btn v-if="made(o)" @click="card(made(o)!)">Card</v-btn
-              ><v-btn @click="download(`${o.id}.json`, writeRecipe(o), 'application/json')">File</v-btn
-              ><v-btn :disabled="users(o).length > 0" :title="users(o).length ? 'A plan was made with it' : ''" @click="takeOut(o)"
-                >Take out</v-btn
-              ></span
+              ><v-btn @click="edit(o)">{{ $t('Next version') }}</v-btn
+              ><v-btn v-if="made(o)" @click="card(made(o)!)">{{ $t('Card') }}</v-btn
+              ><v-btn @click="download(`${o.id}.json`, writeRecipe(o), 'application/json')">{{ $t('File') }}</v-btn
+              ><v-btn :disabled="users(o).length > 0" :title="users(o).length ? $t('A plan was made with it') : ''" @click="takeOut(o)">{{
+                $t('Take out')
+              }}</v-btn></span
             >
           </li>
         </ul>
-        <div v-else class="outline">Here will be your own recipes. Begin from a method, or bring a file in.</div>
+        <div v-else class="outline">{{ $t('Here will be your own recipes. Begin from a method, or bring a file in.') }}</div>
         <div class="row">
-          <SegmentChoice label="Begin from" model-value="" :options="recipes" @update:model-value="begin(latestRecipe($event)!)" />
-          <v-btn tag="label">Bring one in<input class="sr" type="file" accept=".json,application/json" @change="bringIn" /></v-btn>
+          <SegmentChoice :label="$t('Begin from')" model-value="" :options="recipes" @update:model-value="begin(latestRecipe($event)!)" />
+          <v-btn tag="label"
+            >{{ $t('Bring one in') }}<input class="sr" type="file" accept=".json,application/json" @change="bringIn"
+          /></v-btn>
         </div>
         <p v-if="problem" role="alert" class="stop">
           <b>{{ problem.what }}</b> {{ problem.path }}. {{ problem.remedy }}
         </p>
         <p v-if="incoming">
-          <b>{{ incoming.name }}</b>, {{ incoming.edits.length }} differences from {{ latestRecipe(incoming.base.id)?.name }}.
-          <v-btn color="primary" variant="flat" @click="takeIn">Bring it in</v-btn> <v-btn @click="incoming = undefined">Leave it</v-btn>
+          <b>{{ incoming.name }}</b>{{ $t(', {0} differences from {1}.', incoming.edits.length, latestRecipe(incoming.base.id)?.name) }}
+          <v-btn color="primary" variant="flat" @click="takeIn">{{ $t('Bring it in') }}</v-btn>
+          <v-btn @click="incoming = undefined">{{ $t('Leave it') }}</v-btn>
         </p>
       </section>
       <section>
-        <h2>Beside each other</h2>
+        <h2>{{ $t('Beside each other') }}</h2>
         <div class="row">
           <label
-            ><span class="label">This</span
-            ><select v-model="left" class="field" aria-label="This recipe">
-              <option value="">choose</option>
-              <option v-for="r in all" :key="keyOf(r)" :value="keyOf(r)">{{ r.name }}, version {{ r.version }}</option>
+            ><span class="label">{{ $t('This') }}</span
+            ><select v-model="left" class="field" :aria-label="$t('This recipe')">
+              <option value="">{{ $t('choose') }}</option>
+              <option v-for="r in all" :key="keyOf(r)" :value="keyOf(r)">{{ $t('{0}, version {1}', r.name, r.version) }}</option>
             </select></label
           ><label
-            ><span class="label">and this</span
-            ><select v-model="right" class="field" aria-label="The other recipe">
-              <option value="">choose</option>
-              <option v-for="r in all" :key="keyOf(r)" :value="keyOf(r)">{{ r.name }}, version {{ r.version }}</option>
+            ><span class="label">{{ $t('and this') }}</span
+            ><select v-model="right" class="field" :aria-label="$t('The other recipe')">
+              <option value="">{{ $t('choose') }}</option>
+              <option v-for="r in all" :key="keyOf(r)" :value="keyOf(r)">{{ $t('{0}, version {1}', r.name, r.version) }}</option>
             </select></label
           >
-          <v-btn v-if="pair" @click="card(pair.b)">Card of the second</v-btn>
+          <v-btn v-if="pair" @click="card(pair.b)">{{ $t('Card of the second') }}</v-btn>
         </div>
         <template v-if="pair">
-          <p v-if="pair.rows.length === 0">They are the same.</p>
+          <p v-if="pair.rows.length === 0">{{ $t('They are the same.') }}</p>
           <table v-else class="compare">
             <thead>
               <tr>
                 <th />
-                <th>{{ pair.a.name }} {{ pair.a.version }}</th>
-                <th>{{ pair.b.name }} {{ pair.b.version }}</th>
+                <th>{{ $t(pair.a.name) }} {{ pair.a.version }}</th>
+                <th>{{ $t(pair.b.name) }} {{ pair.b.version }}</th>
               </tr>
             </thead>
             <tbody>
@@ -242,11 +261,11 @@ const made = (o: OwnRecipe) => recipeById(o.recipe, o.version, all.value)
               </tr>
             </tbody>
           </table>
-          <h3 class="gap">What the second means for open plans</h3>
-          <p v-if="swapProblem" role="alert" class="stop">{{ swapProblem }} Choose one of the two again.</p>
-          <p v-else-if="planned.length === 0" class="two">No open plan is on a surface that it takes.</p>
+          <h3 class="gap">{{ $t('What the second means for open plans') }}</h3>
+          <p v-if="swapProblem" role="alert" class="stop">{{ $t('{0} Choose one of the two again.', swapProblem) }}</p>
+          <p v-else-if="planned.length === 0" class="two">{{ $t('No open plan is on a surface that it takes.') }}</p>
           <p v-for="p in planned" :key="p.title">
-            <b>{{ p.title }}</b> {{ p.lines.join('; ') || 'nothing that is counted' }}.
+            <b>{{ $t(p.title) }}</b> {{ p.lines.join('; ') || $t('nothing that is counted') }}.
           </p>
         </template>
       </section>

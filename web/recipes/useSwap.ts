@@ -1,3 +1,4 @@
+import { t as tr } from '#core/language'
 import { wrap, type Remote } from 'comlink'
 import { onBeforeUnmount, ref, shallowRef, watch, type Ref } from 'vue'
 import type { House } from '#core/house'
@@ -19,7 +20,7 @@ export function useSwap(of: Ref<{ a: Recipe; b: Recipe; house: House; now: Zoned
     problem.value = ''
     if (!of.value) return
     worker ??= new Worker(new URL('../workers/swap.worker.ts', import.meta.url), { type: 'module' })
-    worker.onerror = (e) => (problem.value = e.message || 'The plans could not be compared.')
+    worker.onerror = (e) => (problem.value = e.message || tr('The plans could not be compared.'))
     const remote: Remote<{ swapRecipe: typeof swapRecipe }> = wrap(worker)
     const { open, a, b, house, now } = JSON.parse(JSON.stringify({ open: workshops.value, ...of.value })) as {
       open: Workshop[]

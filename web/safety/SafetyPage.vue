@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t as tr } from '#core/language'
 import { computed, onBeforeUnmount, onMounted } from 'vue'
 import { useRoute } from 'vue-router'
 import { ageName } from '#core/phrases'
@@ -28,9 +29,9 @@ const places = computed(() => {
       .filter((s) => s.lines.length > 0),
   })
   return [
-    part('ahead', 'Ahead, by staff'),
-    ...p.sessions.map((s) => part(s.id, `Class ${s.number}, ${say.value!.at(s.from)}`)),
-    part('home', 'At home'),
+    part('ahead', tr('Ahead, by staff')),
+    ...p.sessions.map((s) => part(s.id, tr('Class {0}, {1}', s.number, say.value!.at(s.from)))),
+    part('home', tr('At home')),
   ].filter((x) => x.stages.length)
 })
 const general = computed(() => plan.value!.ownCautions.filter((c) => c.stage === null))
@@ -43,25 +44,29 @@ onBeforeUnmount(() => window.removeEventListener('imprenta:print', print))
   <LostPage v-if="!w || !house || !plan" />
   <main v-else class="page">
     <div class="no-print tools">
-      <p class="two">Hang it where the hands are. Nothing that the plan does can be left off it.</p>
-      <v-btn color="primary" variant="flat" @click="print">Print it</v-btn>
+      <p class="two">{{ $t('Hang it where the hands are. Nothing that the plan does can be left off it.') }}</p>
+      <v-btn color="primary" variant="flat" @click="print">{{ $t('Print it') }}</v-btn>
     </div>
     <article class="paper">
       <header>
-        <h1>Where the hands are</h1>
-        <p>{{ house.name }}<br />{{ w.title }}, {{ [...new Set(plan.designs.map((d) => d.recipe.name.toLowerCase()))].join(', ') }}</p>
+        <h1>{{ $t('Where the hands are') }}</h1>
+        <p>{{ house.name }}<br />{{ w.title }}, {{ [...new Set(plan.designs.map((d) => $t(d.recipe.name).toLowerCase()))].join(', ') }}</p>
       </header>
       <p class="first">
         <template v-if="plan.adults.matters"
-          ><b>{{ plan.adults.needed }} {{ plan.adults.needed === 1 ? 'adult' : 'adults' }} in the room</b> <SourceMark mark="E" />.
+          ><b>{{ $t('{0} {1} in the room', plan.adults.needed, plan.adults.needed === 1 ? $t('adult') : $t('adults')) }}</b>
+          <SourceMark mark="E" />.
         </template>
-        Product labels, safety data sheets, the house’s rules, fire and youth-protection rules go before this sheet. Where licensed work is
-        needed, ask those licensed.
+        {{
+          $t(
+            'Product labels, safety data sheets, the house’s rules, fire and youth-protection rules go before this sheet. Where licensed work is needed, ask those licensed.',
+          )
+        }}
       </p>
       <table v-if="here.length" class="may">
         <thead>
           <tr>
-            <th>May touch <SourceMark mark="E" /></th>
+            <th>{{ $t('May touch') }} <SourceMark mark="E" /></th>
             <th v-for="a in here" :key="a">{{ ageName(a) }}</th>
           </tr>
         </thead>
@@ -76,22 +81,22 @@ onBeforeUnmount(() => window.removeEventListener('imprenta:print', print))
         <h2>{{ p.name }}</h2>
         <dl>
           <template v-for="s in p.stages" :key="s.name">
-            <dt><HandSign /> {{ s.name }}</dt>
+            <dt><HandSign /> {{ $t(s.name) }}</dt>
             <dd>
               <p v-for="l in s.lines" :key="l.where">
-                <b>{{ l.where }}</b> {{ l.text }}
+                <b>{{ $t(l.where) }}</b> {{ $t(l.text) }}
               </p>
             </dd>
           </template>
         </dl>
       </section>
       <section v-if="general.length">
-        <h2>This house</h2>
+        <h2>{{ $t('This house') }}</h2>
         <p v-for="c in general" :key="c.id">
-          <b>{{ c.where }}</b> {{ c.text }}
+          <b>{{ $t(c.where) }}</b> {{ $t(c.text) }}
         </p>
       </section>
-      <footer>{{ house.name }}. E estimate. The house may be stricter.</footer>
+      <footer>{{ $t('{0}. E estimate. The house may be stricter.', house.name) }}</footer>
     </article>
   </main>
 </template>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t as tr } from '#core/language'
 import { computed, onBeforeUnmount, onMounted, ref } from 'vue'
 import { useRoute } from 'vue-router'
 import { hoursOf, planWorkshop, type Remedy } from '#core/plan'
@@ -41,7 +42,7 @@ const move = (session: string, by: number) => {
   const n = bench.plan.value!.sessions.find((s) => s.id === session)!.number
   bench.act(
     'move-session',
-    `class ${n} moved ${say.value!.minutes(by)} ${by > 0 ? 'later' : 'earlier'}`,
+    tr('class {0} moved {1} {2}', n, say.value!.minutes(by), by > 0 ? tr('later') : tr('earlier')),
     shift(workshop.value!, session, by),
   )
 }
@@ -115,7 +116,7 @@ const nudge = (e: KeyboardEvent, session: string) => {
   move(session, by)
 }
 const done = (errand: string) =>
-  bench.set(inWorkshop.errandsDone(errand), workshop.value!.errandsDone.includes(errand) ? null : errand, 'an errand was ticked')
+  bench.set(inWorkshop.errandsDone(errand), workshop.value!.errandsDone.includes(errand) ? null : errand, tr('an errand was ticked'))
 const take = (r: Remedy) => r.changes.length && bench.act('way-out', say.value!.remedy(r).toLowerCase(), r.changes)
 const wide = ref(true)
 const measure = () => (wide.value = innerWidth > 760)
@@ -128,24 +129,32 @@ onBeforeUnmount(() => window.removeEventListener('resize', measure))
 <template>
   <LostPage v-if="!workshop || !house || !plan || !say" />
   <main v-else-if="!plan.sessions.length" class="page">
-    <h1>No class yet</h1>
-    <div class="outline">Here will be the time from the first errand to the last class.</div>
-    <v-btn :to="`/w/${id}/bench/sessions`" color="primary" variant="flat">Add a class</v-btn>
+    <h1>{{ $t('No class yet') }}</h1>
+    <div class="outline">{{ $t('Here will be the time from the first errand to the last class.') }}</div>
+    <v-btn :to="`/w/${id}/bench/sessions`" color="primary" variant="flat">{{ $t('Add a class') }}</v-btn>
   </main>
   <main v-else class="page">
     <div class="head">
       <h1>{{ title }}</h1>
-      <p class="key small" aria-hidden="true"><i class="night" /> night <i class="closed" /> closed <i class="cured" /> on the shelf</p>
-      <v-btn :to="`/w/${id}/bench/sessions`">Type the times</v-btn><v-btn :href="`/api/workshops/${id}/sessions.ics`">Calendar</v-btn
-      ><v-btn color="primary" variant="flat" :href="`/api/workshops/${id}/before.pdf`" target="_blank">Before the class</v-btn>
+      <p class="key small" aria-hidden="true">
+        <i class="night" /> {{ $t('night') }} <i class="closed" /> {{ $t('closed') }} <i class="cured" /> {{ $t('on the shelf') }}
+      </p>
+      <v-btn :to="`/w/${id}/bench/sessions`">{{ $t('Type the times') }}</v-btn><v-btn :href="`/api/workshops/${id}/sessions.ics`">{{
+        $t('Calendar')
+      }}</v-btn
+      ><v-btn color="primary" variant="flat" :href="`/api/workshops/${id}/before.pdf`" target="_blank">{{ $t('Before the class') }}</v-btn>
     </div>
     <div v-if="wide" class="drawing">
       <div class="labels" aria-hidden="true">
-        <span style="top: 44px"><b>Errands</b><br /><small>by when</small></span
+        <span style="top: 44px"
+          ><b>{{ $t('Errands') }}</b
+          ><br /><small>{{ $t('by when') }}</small></span
         ><span style="top: 216px"
-          ><b>Shelf</b><br /><small>{{ plan.shelf ? `${plan.shelf.places} of ${plan.shelf.capacity}` : 'empty' }}</small></span
+          ><b>{{ $t('Shelf') }}</b
+          ><br /><small>{{ plan.shelf ? $t('{0} of {1}', plan.shelf.places, plan.shelf.capacity) : $t('empty') }}</small></span
         ><span style="top: 310px"
-          ><b>Class</b><br /><small>{{ plan.people }} people</small></span
+          ><b>{{ $t('Class') }}</b
+          ><br /><small>{{ $t('{0} people', plan.people) }}</small></span
         >
       </div>
       <div ref="lane" class="lane">
@@ -157,7 +166,9 @@ onBeforeUnmount(() => window.removeEventListener('resize', measure))
         />
         <i v-for="(c, i) in view.closed" :key="`c${i}`" class="closed" :style="{ left: `${c.from}%`, width: `${c.to - c.from}%` }" />
         <span v-for="d in view.days" :key="d" class="day" :style="{ left: `${view.at(d)}%` }">{{ sayShortDay(d) }}</span>
-        <i v-if="view.at(plan.now) > 0 && view.at(plan.now) < 100" class="now" :style="{ left: `${view.at(plan.now)}%` }"><b>now</b></i>
+        <i v-if="view.at(plan.now) > 0 && view.at(plan.now) < 100" class="now" :style="{ left: `${view.at(plan.now)}%` }"
+          ><b>{{ $t('now') }}</b></i
+        >
         <template v-for="(x, i) in errands" :key="x.e.id"
           ><span
             v-if="!x.early && x.at < 100 && x.e.code !== 'set-up'"
@@ -188,16 +199,17 @@ onBeforeUnmount(() => window.removeEventListener('resize', measure))
               </pattern>
             </defs>
             <rect width="100%" height="100%" fill="url(#dots)" stroke="var(--ink)" stroke-width="3" /></svg
-          ><b>{{ plan.shelf.places }} of {{ plan.shelf.capacity }} places</b>
+          ><b>{{ $t('{0} of {1} places', plan.shelf.places, plan.shelf.capacity) }}</b>
         </div>
         <template v-if="cure"
           ><i class="cue" :class="{ flip: clamp(view.at(cure.earliestAt)) > 76 }" :style="{ left: `${clamp(view.at(cure.earliestAt))}%` }"
-            ><span>{{ say.at(cure.earliestAt) }} earliest <SourceMark :mark="plan.figures['earliest']!.because.mark" /></span></i
+            ><span>{{ $t('{0} earliest', say.at(cure.earliestAt)) }} <SourceMark :mark="plan.figures['earliest']!.because.mark" /></span></i
           ><i
             class="cue better"
             :class="{ flip: clamp(view.at(cure.recommendedAt)) > 76 }"
             :style="{ left: `${clamp(view.at(cure.recommendedAt))}%` }"
-            ><span>{{ say.at(cure.recommendedAt) }} better <SourceMark :mark="plan.figures['recommended']!.because.mark" /></span></i
+            ><span
+              >{{ $t('{0} better', say.at(cure.recommendedAt)) }} <SourceMark :mark="plan.figures['recommended']!.because.mark" /></span></i
         ></template>
         <button
           v-for="s in plan.sessions"
@@ -206,7 +218,7 @@ onBeforeUnmount(() => window.removeEventListener('resize', measure))
           class="plain class"
           :class="{ held: moving?.session === s.id }"
           :style="{ left: `${view.at(s.from)}%`, width: `max(30px, ${view.at(s.to) - view.at(s.from)}%)` }"
-          :aria-label="`Class ${s.number}, ${say.at(s.from)}. Arrow keys move it by a quarter of an hour, with Shift an hour.`"
+          :aria-label="$t('Class {0}, {1}. Arrow keys move it by a quarter of an hour, with Shift an hour.', s.number, say.at(s.from))"
           @pointerdown="grab($event, s.id)"
           @keydown="nudge($event, s.id)"
         >
@@ -219,43 +231,51 @@ onBeforeUnmount(() => window.removeEventListener('resize', measure))
             left: `${view.at(plan.shelf?.from ?? plan.sessions[0]!.to)}%`,
             width: `${view.at(plan.shelf?.to ?? plan.sessions[0]!.to) - view.at(plan.shelf?.from ?? plan.sessions[0]!.to)}%`,
           }"
-          ><b>{{ say.minutes(minutesBetween(plan.shelf?.from ?? plan.now, plan.shelf?.to ?? plan.now)) }}</b> from laid to rub</span
+          ><b>{{ say.minutes(minutesBetween(plan.shelf?.from ?? plan.now, plan.shelf?.to ?? plan.now)) }}</b>
+          {{ $t('from laid to rub') }}</span
         >
       </div>
     </div>
     <p aria-live="polite" class="verdict">
       <template v-if="cure"
         ><b :class="{ ready: 'ok', risky: 'watch', 'too soon': 'stop' }[cure.verdict]">{{
-          cure.verdict === 'ready' ? 'Ready by then.' : cure.verdict === 'risky' ? 'Risky by then.' : 'Too soon.'
+          cure.verdict === 'ready' ? $t('Ready by then.') : cure.verdict === 'risky' ? $t('Risky by then.') : $t('Too soon.')
         }}</b>
-        Earliest {{ say.at(cure.earliestAt) }} ({{ say.minutes(cure.requiredMin) }}), better from {{ say.at(cure.recommendedAt) }} ({{
-          say.minutes(cure.recommendedMin)
-        }}).</template
-      ><template v-else>Nothing has to cure between classes.</template>
-      <span class="two">&ensp;Drag a class along the time, or choose it and use the arrow keys.</span>
+        {{
+          $t(
+            'Earliest {0} ({1}), better from {2} ({3}).',
+            say.at(cure.earliestAt),
+            say.minutes(cure.requiredMin),
+            say.at(cure.recommendedAt),
+            say.minutes(cure.recommendedMin),
+          )
+        }}</template
+      ><template v-else>{{ $t('Nothing has to cure between classes.') }}</template>
+      <span class="two"> {{ $t('Drag a class along the time, or choose it and use the arrow keys.') }}</span>
     </p>
     <div class="cols">
       <section>
-        <h2>Errands</h2>
+        <h2>{{ $t('Errands') }}</h2>
         <ul>
           <li v-for="x in errands" :key="x.e.id" :class="x.e.state">
             <v-checkbox
               density="compact"
               :model-value="x.e.state === 'done'"
-              :aria-label="`${x.said.title} is done`"
+              :aria-label="$t('{0} is done', x.said.title)"
               @update:model-value="done(x.e.id)"
             /><span
               ><b>{{ x.said.title }}</b> <span class="two">{{ x.said.body }}</span></span
             ><span class="by"
-              >{{ x.e.startBy ? 'begin by' : 'by' }} {{ say.at(x.e.by) }} <b v-if="x.e.state === 'late'" class="watch">late</b></span
+              >{{ x.e.startBy ? $t('begin by') : $t('by') }} {{ say.at(x.e.by) }}
+              <b v-if="x.e.state === 'late'" class="watch">{{ $t('late') }}</b></span
             >
           </li>
         </ul>
       </section>
       <section>
-        <h2>What stands against it</h2>
+        <h2>{{ $t('What stands against it') }}</h2>
         <FindingCard v-for="(f, i) in findings" :key="i" :finding="f" :say="say" :effect="bench.effect" @take="take" />
-        <p v-if="!findings.length" class="ok">Nothing.</p>
+        <p v-if="!findings.length" class="ok">{{ $t('Nothing.') }}</p>
       </section>
     </div>
   </main>

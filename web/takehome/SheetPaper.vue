@@ -17,7 +17,7 @@ defineProps<{
 }>()
 </script>
 <template>
-  <article class="paper" :class="[paper, { black, large }]" data-theme="light" :aria-label="`${text.who}’s sheet`">
+  <article class="paper" :class="[paper, { black, large }]" data-theme="light" :aria-label="$t('{0}’s sheet', text.who)">
     <header>
       <div>
         <h2 class="who" :class="{ long: text.who.length > 18 }">{{ text.who }}</h2>
@@ -53,19 +53,19 @@ defineProps<{
     </ol>
     <div class="lists">
       <section v-if="text.bag.length">
-        <p class="h">In the bag</p>
+        <p class="h">{{ $t('In the bag') }}</p>
         <ul class="boxes">
           <li v-for="b in text.bag" :key="b">{{ b }}</li>
         </ul>
       </section>
       <section v-if="text.faults.length">
-        <p class="h">What if</p>
+        <p class="h">{{ $t('What if') }}</p>
         <p v-for="f in text.faults" :key="f.seen">
           <b>{{ f.seen }}</b> {{ f.now }}
         </p>
       </section>
       <section v-if="text.cautions.length">
-        <p class="h">Take care</p>
+        <p class="h">{{ $t('Take care') }}</p>
         <ul>
           <li v-for="c in text.cautions" :key="c">{{ c }}</li>
         </ul>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t as tr } from '#core/language'
 import { changed, inWorkshop, newPiece, pieceOf } from '#core/workshop'
 import { computed, onBeforeUnmount, onMounted, ref } from 'vue'
 import { useRoute } from 'vue-router'
@@ -49,7 +50,7 @@ function setPiece(state: PieceState, laidAt: string | null, asIs = true) {
   const { participant, design, number } = s
   const piece = stored.value ?? newPiece(workshop.value!, { participant, designId: design, number, state })
   const after = { ...piece, state, laidAt, asIs }
-  bench.act('piece-state', `${who(s)}’s piece: ${stateWord(state, own.value.recipe.words)}`, [
+  bench.act('piece-state', tr('{0}’s piece: {1}', who(s), stateWord(state, own.value.recipe.words)), [
     changed(inWorkshop.pieces(piece.id), stored.value, after),
   ])
 }
@@ -71,7 +72,7 @@ function setLaid(field: 'date' | 'time', value: string) {
 }
 const follow = () =>
   stored.value &&
-  bench.act('piece-state', `${who(sheet.value!)}’s piece follows the plan`, [
+  bench.act('piece-state', tr('{0}’s piece follows the plan', who(sheet.value!)), [
     changed(inWorkshop.pieces(stored.value.id), stored.value, null),
   ])
 const print = () => window.open(pdf(sheet.value?.participant), '_blank')
@@ -81,14 +82,14 @@ onBeforeUnmount(() => window.removeEventListener('imprenta:print', print))
 <template>
   <LostPage v-if="!workshop || !house || !plan || !say" />
   <main v-else-if="!sheet" class="none">
-    <h1>Take-home</h1>
-    <p class="two">Nobody is in the group yet, so there is no sheet.</p>
-    <v-btn :to="`/w/${id}/bench/group`">To the group</v-btn>
+    <h1>{{ $t('Take-home') }}</h1>
+    <p class="two">{{ $t('Nobody is in the group yet, so there is no sheet.') }}</p>
+    <v-btn :to="`/w/${id}/bench/group`">{{ $t('To the group') }}</v-btn>
   </main>
   <main v-else class="page">
-    <nav class="who" aria-label="Sheets">
-      <h2>Take-home</h2>
-      <p class="two small">{{ plan.takeHome.length }} sheets, by how far the piece is</p>
+    <nav class="who" :aria-label="$t('Sheets')">
+      <h2>{{ $t('Take-home') }}</h2>
+      <p class="two small">{{ $t('{0} sheets, by how far the piece is', plan.takeHome.length) }}</p>
       <section v-for="x in groups" :key="x.g">
         <h3>
           {{ homeGroupName(x.g) }} <span>{{ x.sheets.length }}</span>
@@ -104,7 +105,7 @@ onBeforeUnmount(() => window.removeEventListener('imprenta:print', print))
             >
               <PieceToken :state="s.state" :size="26" /><b
                 >{{ who(s) }}<template v-if="several || s.number > 1">, {{ s.piece }}{{ s.number > 1 ? ` ${s.number}` : '' }}</template></b
-              ><small v-if="s.ready">from {{ say.at(s.ready.tellAt) }}</small>
+              ><small v-if="s.ready">{{ $t('from {0}', say.at(s.ready.tellAt)) }}</small>
             </button>
           </li>
         </ul>
@@ -122,74 +123,74 @@ onBeforeUnmount(() => window.removeEventListener('imprenta:print', print))
       />
     </div>
     <aside class="side">
-      <h3>{{ who(sheet) }}’s sheet</h3>
+      <h3>{{ $t('{0}’s sheet', who(sheet)) }}</h3>
       <hr class="rule" />
       <template v-if="sheet.ready"
-        ><p class="fig">{{ say.at(sheet.ready.recommendedAt) }}, told as {{ say.at(sheet.ready.tellAt) }}</p>
+        ><p class="fig">{{ $t('{0}, told as {1}', say.at(sheet.ready.recommendedAt), say.at(sheet.ready.tellAt)) }}</p>
         <p class="small two">
-          Laid {{ say.at(sheet.ready.laidAt) }}, plus {{ say.minutes(sheet.ready.recommendedMin) }} <SourceMark :mark="sheet.ready.mark" />,
-          rounded up. <b>Never before {{ say.at(sheet.ready.neverBefore) }}.</b>
+          {{ $t('Laid {0}, plus {1}', say.at(sheet.ready.laidAt), say.minutes(sheet.ready.recommendedMin)) }}
+          <SourceMark :mark="sheet.ready.mark" />{{ $t(', rounded up.') }}
+          <b>{{ $t('Never before {0}.', say.at(sheet.ready.neverBefore)) }}</b>
         </p></template
       >
-      <p v-else class="two">{{ homeGroupName(sheet.group) }}: nothing to wait for.</p>
-      <router-link class="clinic" :to="`/w/${workshop!.id}/clinic?piece=${sheet.participant}`">Something is wrong with it</router-link>
+      <p v-else class="two">{{ $t('{0}: nothing to wait for.', homeGroupName(sheet.group)) }}</p>
+      <router-link class="clinic" :to="`/w/${workshop!.id}/clinic?piece=${sheet.participant}`">{{
+        $t('Something is wrong with it')
+      }}</router-link>
       <label class="opt"
-        ><span>Goes home</span
+        ><span>{{ $t('Goes home') }}</span
         ><select :value="sheet.state" @change="setPiece(($event.target as HTMLSelectElement).value as PieceState, stored?.laidAt ?? null)">
           <option v-for="s in states" :key="s" :value="s">{{ stateWord(s, plan.recipe.words) }}</option>
         </select></label
       >
       <div v-if="canLay" class="opt">
-        <span>Laid at</span
-        ><span class="two-in"
+        <span>{{ $t('Laid at') }}</span><span class="two-in"
           ><input
             type="date"
-            aria-label="Laid on"
+            :aria-label="$t('Laid on')"
             :value="laid ? dateOf(laid) : ''"
             @change="setLaid('date', ($event.target as HTMLInputElement).value)" /><input
             type="time"
-            aria-label="Laid at"
+            :aria-label="$t('Laid at')"
             :value="laid ? clockText(laid) : ''"
             @change="setLaid('time', ($event.target as HTMLInputElement).value)"
         /></span>
       </div>
       <p class="small two">
-        {{ sheet.known ? 'Noted for this piece.' : 'As the plan has it.' }}
-        <button v-if="sheet.known" type="button" class="plain link" @click="follow">Follow the plan</button>
+        {{ sheet.known ? $t('Noted for this piece.') : $t('As the plan has it.') }}
+        <button v-if="sheet.known" type="button" class="plain link" @click="follow">{{ $t('Follow the plan') }}</button>
       </p>
       <div class="opt">
-        <span>Paper</span
-        ><SegmentChoice
-          label="Paper"
+        <span>{{ $t('Paper') }}</span><SegmentChoice
+          :label="$t('Paper')"
           hide-label
           :model-value="size"
           :options="[
-            { id: 'letter', name: 'Letter' },
+            { id: 'letter', name: $t('Letter') },
             { id: 'a4', name: 'A4' },
           ]"
           @update:model-value="paper = $event as 'letter' | 'a4'"
         />
       </div>
       <div class="opt">
-        <span>Words</span
-        ><SegmentChoice
-          label="Words"
+        <span>{{ $t('Words') }}</span><SegmentChoice
+          :label="$t('Words')"
           hide-label
           :model-value="wording"
           :options="[
-            { id: 'few', name: 'Few' },
-            { id: 'more', name: 'More' },
-            { id: 'large', name: 'Large' },
+            { id: 'few', name: $t('Few') },
+            { id: 'more', name: $t('More') },
+            { id: 'large', name: $t('Large') },
           ]"
           @update:model-value="wording = $event as Wording"
         />
       </div>
-      <div class="opt"><v-checkbox v-model="black" label="Black ink only" /></div>
-      <v-btn block :href="pdf()" target="_blank">Print all {{ plan.takeHome.length }} (PDF)</v-btn>
-      <v-btn block :href="`/api/workshops/${id}/take-home.md?${query}`">All as Markdown</v-btn>
-      <v-btn block color="primary" variant="flat" :href="pdf(sheet.participant)" target="_blank"
-        >Print {{ who(sheet) }}’s {{ several ? 'sheets' : 'sheet' }}</v-btn
-      >
+      <div class="opt"><v-checkbox v-model="black" :label="$t('Black ink only')" /></div>
+      <v-btn block :href="pdf()" target="_blank">{{ $t('Print all {0} (PDF)', plan.takeHome.length) }}</v-btn>
+      <v-btn block :href="`/api/workshops/${id}/take-home.md?${query}`">{{ $t('All as Markdown') }}</v-btn>
+      <v-btn block color="primary" variant="flat" :href="pdf(sheet.participant)" target="_blank">{{
+        $t('Print {0}’s {1}', who(sheet), several ? $t('sheets') : $t('sheet'))
+      }}</v-btn>
     </aside>
   </main>
 </template>

@@ -1,6 +1,7 @@
 import { mount, type VueWrapper } from '@vue/test-utils'
 import { createPinia, getActivePinia } from 'pinia'
 import type { Component } from 'vue'
+import { t } from '#core/language'
 import { createMemoryHistory, createRouter } from 'vue-router'
 import { createVuetify } from 'vuetify'
 import * as components from 'vuetify/components'
@@ -11,7 +12,7 @@ export function mountIn(component: Component, props: Record<string, unknown>, sl
   for (const [name, blank] of Object.entries(blanks)) if (!(name in globalThis)) Object.assign(globalThis, { [name]: blank })
   const router = createRouter({ history: createMemoryHistory(), routes: [{ path: '/:all(.*)*', component: { render: () => null } }] })
   const plugins = [createVuetify({ components }), router, getActivePinia() ?? createPinia()]
-  return mount(component, { props, slots, attachTo: document.body, global: { plugins } })
+  return mount(component, { props, slots, attachTo: document.body, global: { plugins, mocks: { $t: t } } })
 }
 
 class Watcher {

@@ -23,7 +23,7 @@ const shown = computed(() => props.text ?? props.say.amount(props.figure.value, 
   <span class="because">
     <v-menu :close-on-content-click="false" location="bottom start">
       <template #activator="{ props: p }">
-        <button type="button" class="plain open" :class="quiet ? '' : 'fig'" v-bind="p" :aria-label="`${name}: ${shown}. Why?`">
+        <button type="button" class="plain open" :class="quiet ? '' : 'fig'" v-bind="p" :aria-label="$t('{0}: {1}. Why?', name, shown)">
           {{ shown }}
         </button>
       </template>

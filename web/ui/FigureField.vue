@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t as tr } from '#core/language'
 import { computed, ref, useId } from 'vue'
 import { readFigure, typedFigure } from '#core/figures'
 import { recipesOf, sizeUnit, type House } from '#core/house'
@@ -31,8 +32,8 @@ const read = computed(() => readFigure(text.value, props.figureKey, figure.value
 const problem = computed(() => {
   const r = read.value
   if (r.ok) return ''
-  if (r.why === 'not-a-number') return 'That is no figure.'
-  return r.why === 'less' ? `Not below ${r.limit}.` : `Not above ${r.limit}.`
+  if (r.why === 'not-a-number') return tr('That is no figure.')
+  return r.why === 'less' ? tr('Not below {0}.', r.limit) : tr('Not above {0}.', r.limit)
 })
 function begin() {
   text.value = typedFigure(figure.value!.now, writing.value).text
@@ -44,9 +45,9 @@ function keep() {
   if (!r.ok) return
   const on = dateOf(inZone(desk.now, props.house.timeZone))
   const after = { value: r.value, by: desk.actor || 'this device', on, why: why.value.trim().slice(0, 160) }
-  set(after, `${name.value} became ${say({ ...figure.value!.practice, value: r.value })}`)
+  set(after, tr('{0} became {1}', name.value, say({ ...figure.value!.practice, value: r.value })))
 }
-const back = () => set(null, `${name.value} is as practice has it`)
+const back = () => set(null, tr('{0} is as practice has it', name.value))
 function set(after: Parameters<typeof setFigure>[2], label: string) {
   const changes = setFigure(props.house, props.figureKey, after)
   if (props.act) props.act(changes, label, 'figure')
@@ -54,7 +55,9 @@ function set(after: Parameters<typeof setFigure>[2], label: string) {
   open.value = false
 }
 const told = computed(() =>
-  own.value ? `set by ${own.value.by}, ${sayShortDay(placeLocal({ date: own.value.on, time: '12:00' }, props.house.timeZone).at)}` : '',
+  own.value
+    ? tr('set by {0}, {1}', own.value.by, sayShortDay(placeLocal({ date: own.value.on, time: '12:00' }, props.house.timeZone).at))
+    : '',
 )
 </script>
 <template>
@@ -62,15 +65,17 @@ const told = computed(() =>
     <div class="line">
       <span class="name">{{ name }}</span>
       <b>{{ say(figure.now) }}</b> <SourceMark :mark="figure.now.mark" />
-      <button v-if="!open" type="button" class="plain change" :aria-label="`Change: ${name}`" @click="begin">change</button>
+      <button v-if="!open" type="button" class="plain change" :aria-label="$t('Change: {0}', name)" @click="begin">
+        {{ $t('change') }}
+      </button>
     </div>
     <p v-if="own" class="small two">
       {{ told }}<template v-if="own.why">: {{ own.why }}</template
-      >; {{ figure.practice.mark === 'P' ? 'practice' : 'estimate' }}
+      >; {{ figure.practice.mark === 'P' ? $t('practice') : $t('estimate') }}
       {{ say(figure.practice) }}
     </p>
     <form v-if="open" class="edit" @submit.prevent="keep">
-      <label :for="id" class="label">Yours{{ unit ? `, ${unit}` : '' }}</label>
+      <label :for="id" class="label">{{ $t('Yours{0}', unit ? `, ${unit}` : '') }}</label>
       <input
         :id="id"
         v-model="text"
@@ -81,17 +86,27 @@ const told = computed(() =>
         :aria-describedby="`${id}-p`"
         @keydown.esc.stop="open = false"
       />
-      <input v-model="why" class="field" maxlength="160" aria-label="Why, for whoever comes next" placeholder="why (if you like)" />
+      <input
+        v-model="why"
+        class="field"
+        maxlength="160"
+        :aria-label="$t('Why, for whoever comes next')"
+        :placeholder="$t('why (if you like)')"
+      />
       <p :id="`${id}-p`" class="small" :class="{ stop: problem }" aria-live="polite">
         {{
           problem ||
-          `${figure.practice.mark === 'P' ? 'Practice' : 'Our estimate'}: ${say(figure.practice)}. It counts in every workshop of this house.`
+          $t(
+            '{0}: {1}. It counts in every workshop of this house.',
+            figure.practice.mark === 'P' ? $t('Practice') : $t('Our estimate'),
+            say(figure.practice),
+          )
         }}
       </p>
       <div class="row">
-        <v-btn type="submit" color="primary" variant="flat" :disabled="!read.ok">Keep it</v-btn>
-        <v-btn v-if="own" @click="back">As {{ figure.practice.mark === 'P' ? 'practice' : 'estimated' }}</v-btn>
-        <v-btn @click="open = false">Leave it</v-btn>
+        <v-btn type="submit" color="primary" variant="flat" :disabled="!read.ok">{{ $t('Keep it') }}</v-btn>
+        <v-btn v-if="own" @click="back">{{ $t('As {0}', figure.practice.mark === 'P' ? $t('practice') : $t('estimated')) }}</v-btn>
+        <v-btn @click="open = false">{{ $t('Leave it') }}</v-btn>
       </div>
     </form>
   </div>

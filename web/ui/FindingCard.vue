@@ -11,7 +11,7 @@ const said = computed(() => props.say.finding(props.finding))
 </script>
 <template>
   <article class="finding" :class="finding.level">
-    <p v-if="finding.design" class="small two of">{{ finding.design.name }}</p>
+    <p v-if="finding.design" class="small two of">{{ $t(finding.design.name) }}</p>
     <h4>{{ said.title }} <SourceMark v-if="finding.mark" :mark="finding.mark" /></h4>
     <p class="small two">{{ said.body }}</p>
     <div v-if="finding.remedies.length" class="ways">

@@ -52,7 +52,7 @@ const step = (by: number) => {
   <div>
     <span :id="id" class="label">{{ label }}</span>
     <div class="box" :class="{ bad: !read.ok }">
-      <button type="button" class="plain" :aria-label="`${label}: smaller`" @click="step(-1)">−</button>
+      <button type="button" class="plain" :aria-label="$t('{0}: smaller', label)" @click="step(-1)">−</button>
       <input
         ref="field"
         :value="text"
@@ -63,7 +63,7 @@ const step = (by: number) => {
         @keydown.up.prevent="step(1)"
         @keydown.down.prevent="step(-1)"
       />
-      <button type="button" class="plain" :aria-label="`${label}: larger`" @click="step(1)">+</button>
+      <button type="button" class="plain" :aria-label="$t('{0}: larger', label)" @click="step(1)">+</button>
     </div>
     <MeanwhileAsk
       v-if="theirs !== undefined"

@@ -5,9 +5,9 @@ const emit = defineEmits<{ take: []; mine: [] }>()
 </script>
 <template>
   <div class="meanwhile small" role="status">
-    Became {{ theirs }} meanwhile.
-    <button type="button" class="plain" @click="emit('take')">Take {{ theirs }}</button>
-    <button v-if="mine && mine !== theirs" type="button" class="plain" @click="emit('mine')">Put {{ mine }}</button>
+    {{ $t('Became {0} meanwhile.', theirs) }}
+    <button type="button" class="plain" @click="emit('take')">{{ $t('Take {0}', theirs) }}</button>
+    <button v-if="mine && mine !== theirs" type="button" class="plain" @click="emit('mine')">{{ $t('Put {0}', mine) }}</button>
   </div>
 </template>
 <style scoped>

@@ -6,7 +6,7 @@ defineEmits<{ 'update:modelValue': [T] }>()
   <div role="group" :aria-label="label">
     <span class="label" :class="{ sr: hideLabel }" aria-hidden="true">{{ label }}</span>
     <v-btn-toggle :model-value="modelValue" @update:model-value="$emit('update:modelValue', $event as T)">
-      <v-btn v-for="o in options" :key="o.id" :value="o.id" :aria-pressed="o.id === modelValue">{{ o.name }}</v-btn>
+      <v-btn v-for="o in options" :key="o.id" :value="o.id" :aria-pressed="o.id === modelValue">{{ $t(o.name) }}</v-btn>
     </v-btn-toggle>
   </div>
 </template>

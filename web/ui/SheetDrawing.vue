@@ -28,7 +28,7 @@ const size = (turned: boolean) => {
   <span
     class="paper"
     role="img"
-    :aria-label="`${grid.perSheet} prints on a sheet${mirrored ? ', mirrored' : ''}`"
+    :aria-label="$t('{0} prints on a sheet{1}', grid.perSheet, mirrored ? $t(', mirrored') : '')"
     :style="{ width: `${paper.widthMm * k}px`, height: `${paper.heightMm * k}px` }"
   >
     <i class="edge" :style="{ inset: `${margin * k}px` }" />

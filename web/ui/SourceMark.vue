@@ -1,10 +1,11 @@
 <script setup lang="ts">
+import { t as tr } from '#core/language'
 import type { Mark } from '#core/reasons'
 defineProps<{ mark: Mark }>()
 const words: Record<Mark, string> = {
-  P: 'practitioners agree',
-  E: 'our estimate, you may edit it',
-  Y: 'yours: set or measured in this house',
+  P: tr('practitioners agree'),
+  E: tr('our estimate, you may edit it'),
+  Y: tr('yours: set or measured in this house'),
 }
 </script>
 <template>

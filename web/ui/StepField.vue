@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t as tr } from '#core/language'
 import { ref, useId, watch } from 'vue'
 import MeanwhileAsk from './MeanwhileAsk.vue'
 import { useMeanwhile } from './steady'
@@ -48,11 +49,11 @@ function typed(raw: string) {
   }
   const n = /^\d{1,6}$/.test(raw.trim()) ? Number(raw) : NaN
   wrong.value = Number.isNaN(n)
-    ? 'A whole number, please.'
+    ? tr('A whole number, please.')
     : n < props.min
-      ? `${props.min} at the least.`
+      ? tr('{0} at the least.', props.min)
       : n > props.max
-        ? `${props.max} at the most.`
+        ? tr('{0} at the most.', props.max)
         : ''
   if (!wrong.value && (theirs.value !== undefined || props.unknown || n !== props.modelValue))
     meanwhile.typed(() => emit('update:modelValue', n))
@@ -72,7 +73,9 @@ const step = (by: number) => {
   <div class="step" :class="{ strong }">
     <span class="label" :id="id">{{ label }}</span>
     <div class="box" :class="{ bad: wrong }">
-      <button type="button" class="plain" :aria-label="`${label}: one less`" :disabled="modelValue <= min" @click="step(-1)">−</button>
+      <button type="button" class="plain" :aria-label="$t('{0}: one less', label)" :disabled="modelValue <= min" @click="step(-1)">
+        −
+      </button>
       <input
         ref="field"
         :value="text"
@@ -85,7 +88,7 @@ const step = (by: number) => {
         @keydown.down.prevent="step(-1)"
         @blur="left"
       />
-      <button type="button" class="plain" :aria-label="`${label}: one more`" :disabled="modelValue >= max" @click="step(1)">+</button>
+      <button type="button" class="plain" :aria-label="$t('{0}: one more', label)" :disabled="modelValue >= max" @click="step(1)">+</button>
     </div>
     <MeanwhileAsk
       v-if="theirs !== undefined"

@@ -54,7 +54,15 @@ function up() {
     :viewBox="`${-pad} ${-pad} ${w + 2 * pad} ${h + 2 * pad}`"
     :style="{ maxWidth: `${w + 2 * pad}px` }"
     role="img"
-    :aria-label="`${layout.strips} strips ${layout.direction}, ${layout.seams.length} seams, ${layout.seamOnKeepClearMm} mm of seam over what is kept clear`"
+    :aria-label="
+      $t(
+        '{0} strips {1}, {2} seams, {3} mm of seam over what is kept clear',
+        layout.strips,
+        layout.direction,
+        layout.seams.length,
+        layout.seamOnKeepClearMm,
+      )
+    "
     @pointerdown="what && down($event)"
     @pointermove="from && (to = at($event))"
     @pointerup="up"

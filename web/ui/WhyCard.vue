@@ -26,7 +26,7 @@ const inputs = computed(() => props.figure.because.inputs.map((i) => ({ ...i, sa
 const own = computed(() => [...new Set(inputs.value.flatMap((i) => [...(i.key ? [i.key] : []), ...(i.rests ?? [])]))])
 </script>
 <template>
-  <div class="why" role="dialog" :aria-label="`Why ${name} is ${shown}`">
+  <div class="why" role="dialog" :aria-label="$t('Why {0} is {1}', name, shown)">
     <p>
       <strong>{{ name }}: {{ shown }}</strong>
     </p>
@@ -35,16 +35,16 @@ const own = computed(() => [...new Set(inputs.value.flatMap((i) => [...(i.key ? 
       <template v-for="(i, k) in inputs" :key="k">
         <dt>{{ i.said.name }}</dt>
         <dd>
-          {{ i.said.value }} <SourceMark v-if="i.mark" :mark="i.mark" /><span v-if="i.default" class="two"> default</span
-          ><router-link v-if="i.ofHouse && house" class="book set" :to="`/house/${house.id}`">in House</router-link>
+          {{ i.said.value }} <SourceMark v-if="i.mark" :mark="i.mark" /><span v-if="i.default" class="two"> {{ $t('default') }}</span
+          ><router-link v-if="i.ofHouse && house" class="book set" :to="`/house/${house.id}`">{{ $t('in House') }}</router-link>
         </dd>
       </template>
     </dl>
     <div v-if="own.length && house" class="own small">
-      <p class="label">Yours to change</p>
+      <p class="label">{{ $t('Yours to change') }}</p>
       <FigureField v-for="k in own" :key="k" :figure-key="k" :house="house" />
     </div>
-    <router-link v-if="book" class="small book" :to="book">In the craft book</router-link>
+    <router-link v-if="book" class="small book" :to="book">{{ $t('In the craft book') }}</router-link>
   </div>
 </template>
 <style scoped>

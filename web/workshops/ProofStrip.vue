@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t as tr } from '#core/language'
 import { computed } from 'vue'
 import { pieceStates, type PieceState } from '#core/recipe'
 import { addMinutes, inZone, minutesBetween, placeLocal } from '#core/time'
@@ -36,7 +37,7 @@ const r = computed(() => {
     w,
     state: halfway(w),
     over,
-    errand: errand && { at: scale.at(errand.by), text: `${say.errand(errand).title} by ${say.at(errand.by)}` },
+    errand: errand && { at: scale.at(errand.by), text: tr('{0} by {1}', say.errand(errand).title, say.at(errand.by)) },
     dated: !!last,
     who: `${house.value.name.split(' ')[0]}, ${w.people} ${pieces}`,
     from: scale.at(w.createdAt),
@@ -76,7 +77,7 @@ function halfway(w: Summary): PieceState {
         :style="{ left: `calc(${Math.min(r.over ? r.to : r.now, Math.max(r.from, r.to))}% - 12px)` }"
       />
       <span v-for="c in r.classes" :key="c.n" class="class" :class="{ held: c.held }" :style="{ left: `calc(${c.at}% - 12px)` }"
-        ><span class="sr">class </span>{{ c.n }}</span
+        ><span class="sr">{{ $t('class') }} </span>{{ c.n }}</span
       >
       <svg v-if="r.errand" class="errand" :style="{ left: `${r.errand.at}%` }" width="16" height="30" aria-hidden="true">
         <path d="M2 0v30M2 1h12l-4 5 4 5H2" fill="var(--text)" stroke="var(--text)" stroke-width="2" />
@@ -86,21 +87,23 @@ function halfway(w: Summary): PieceState {
       <template v-if="r.finding"
         ><VerdictShape :state="r.finding.level === 'stop' ? 'stop' : 'look'" :size="16" />
         <b :class="r.finding.level === 'stop' ? 'stop' : 'watch'">{{ r.finding.text }}</b></template
-      ><template v-else-if="r.over"><b>Done.</b></template
-      ><template v-else-if="!r.dated"><b>No date.</b></template
+      ><template v-else-if="r.over"
+        ><b>{{ $t('Done.') }}</b></template
+      ><template v-else-if="!r.dated"
+        ><b>{{ $t('No date.') }}</b></template
       ><template v-else-if="r.errand">{{ r.errand.text }}</template>
     </div>
     <div class="do">
       <v-menu
         ><template #activator="{ props: p }"
-          ><button type="button" class="plain dots" v-bind="p" :aria-label="`More for ${r.w.title}`">⋯</button></template
+          ><button type="button" class="plain dots" v-bind="p" :aria-label="$t('More for {0}', r.w.title)">⋯</button></template
         ><v-list
-          ><v-list-item title="Duplicate" @click="$emit('copy', r.w)" /><v-list-item
-            title="Archive"
+          ><v-list-item :title="$t('Duplicate')" @click="$emit('copy', r.w)" /><v-list-item
+            :title="$t('Archive')"
             @click="$emit('archive', r.w)" /><v-list-item
-            title="Workshop out (JSON)"
+            :title="$t('Workshop out (JSON)')"
             :href="`/api/workshops/${r.w.id}/workshop.json`" /><v-list-item
-            title="Plan out (JSON)"
+            :title="$t('Plan out (JSON)')"
             :href="`/api/workshops/${r.w.id}/plan.json`" /></v-list
       ></v-menu>
     </div>

@@ -28,7 +28,7 @@ const dayName = (date: string) => sayShortDay(noon(date))
 const isToday = (date: string) => date === readInstant(now.value).toPlainDate().toString()
 </script>
 <template>
-  <div class="strips" role="list" aria-label="All workshops">
+  <div class="strips" role="list" :aria-label="$t('All workshops')">
     <div class="scale" aria-hidden="true">
       <div class="lane">
         <i class="week" :style="{ left: `${scale.week.from}%`, width: `${scale.week.to - scale.week.from}%` }" /><span
@@ -56,7 +56,9 @@ const isToday = (date: string) => date === readInstant(now.value).toPlainDate().
       @copy="$emit('copy', $event)"
       @archive="$emit('archive', $event)"
     />
-    <div v-if="shown < workshops.length" v-intersect="more" class="more two small">{{ workshops.length - shown }} more below</div>
+    <div v-if="shown < workshops.length" v-intersect="more" class="more two small">
+      {{ $t('{0} more below', workshops.length - shown) }}
+    </div>
   </div>
 </template>
 <style scoped src="./strips.css"></style>

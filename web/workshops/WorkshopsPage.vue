@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t as tr } from '#core/language'
 import { uuidv7 } from 'uuidv7'
 import { computed, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
@@ -60,7 +61,7 @@ const next = computed(() => {
     say: desk.say(house),
     until,
     load,
-    stages: [...new Set((load?.parts ?? []).flatMap((p) => p.load.stages.filter((x) => x.attended).map((x) => x.name.toLowerCase())))],
+    stages: [...new Set((load?.parts ?? []).flatMap((p) => p.load.stages.filter((x) => x.attended).map((x) => tr(x.name).toLowerCase())))],
   }
 })
 const errands = computed(() =>
@@ -80,11 +81,11 @@ const due = computed(() => errands.value[0])
 const did = (x: NonNullable<typeof due.value>) =>
   desk.act({
     kind: 'errand-done',
-    label: `${x.say.errand(x.e).title.toLowerCase()} done`,
+    label: tr('{0} done', x.say.errand(x.e).title.toLowerCase()),
     subject: { kind: 'workshop', id: x.w.id },
     changes: [changed(inWorkshop.errandsDone(x.e.id), null, x.e.id)],
   })
-const dueIn = (min: number) => (min < 0 ? `Late by ${sayMinutes(min)}` : `Due in ${sayMinutes(min)}`)
+const dueIn = (min: number) => (min < 0 ? tr('Late by {0}', sayMinutes(min)) : tr('Due in {0}', sayMinutes(min)))
 /** Who needs a thought: who has no piece laid, who misses the next class. */
 const people = computed(() => {
   const n = next.value
@@ -92,9 +93,9 @@ const people = computed(() => {
   return n.plan.takeHome.flatMap((t) => {
     const p = n.w.group.participants.find((x) => x.id === t.participant)!
     const piece = pieceOf(n.w, p.id, t.design, t.number)
-    const name = p.name ?? `Seat ${n.plan.seats[p.id]}`
-    if (p.misses.includes(n.s.id)) return [{ name, what: 'misses this class', state: piece?.state }]
-    if (t.group === 'not-laid' && p.misses.length) return [{ name, what: 'missed the laying: no piece yet', state: undefined }]
+    const name = p.name ?? tr('Seat {0}', n.plan.seats[p.id])
+    if (p.misses.includes(n.s.id)) return [{ name, what: tr('misses this class'), state: piece?.state }]
+    if (t.group === 'not-laid' && p.misses.length) return [{ name, what: tr('missed the laying: no piece yet'), state: undefined }]
     return []
   })
 })
@@ -119,7 +120,10 @@ function create(w: Workshop, label: string) {
   void router.push(`/w/${w.id}/bench/group`)
 }
 const makeNew = (houseId: string) =>
-  create(newWorkshop({ id: uuidv7(), design: uuidv7(), participants: [] }, houseId, 'A new workshop', desk.now), 'a workshop was made')
+  create(
+    newWorkshop({ id: uuidv7(), design: uuidv7(), participants: [] }, houseId, tr('A new workshop'), desk.now),
+    tr('a workshop was made'),
+  )
 /** A workshop of the list, whole: fetched when something is done with it. */
 async function whole(id: string): Promise<Workshop | undefined> {
   desk.want([id])
@@ -128,7 +132,7 @@ async function whole(id: string): Promise<Workshop | undefined> {
 }
 async function duplicate(listed: Summary) {
   const w = await whole(listed.id)
-  if (w) create(copyOf(w, { title: `${w.title}, again`, houseId: w.houseId, at: desk.now }, uuidv7), `${w.title} was copied`)
+  if (w) create(copyOf(w, { title: tr('{0}, again', w.title), houseId: w.houseId, at: desk.now }, uuidv7), tr('{0} was copied', w.title))
 }
 const archive = (w: Summary, on: boolean) =>
   desk.act({
@@ -147,10 +151,10 @@ function takeIn() {
       ...w,
       houseId: house.id,
       id: known ? uuidv7() : w.id,
-      title: known ? `${w.title}, from a file`.slice(0, 120) : w.title,
+      title: known ? tr('{0}, from a file', w.title).slice(0, 120) : w.title,
       archivedAt: null,
     },
-    `${w.title} came in from a file`,
+    tr('{0} came in from a file', w.title),
   )
 }
 </script>
@@ -158,32 +162,34 @@ function takeIn() {
   <main class="page">
     <TrimSheet v-if="next" class="next">
       <div class="a">
-        <p class="two small">Next class</p>
+        <p class="two small">{{ $t('Next class') }}</p>
         <h2 class="t">
           <router-link :to="`/w/${next.w.id}/bench/kit`">{{ next.w.title }}</router-link>
         </h2>
         <h1 class="in">
           {{
             next.until <= 0
-              ? 'now'
+              ? $t('now')
               : next.until < 48 * 60
-                ? `in ${next.until < 120 ? `${Math.ceil(next.until)} minutes` : `${Math.round(next.until / 60)} hours`}`
-                : `in ${Math.round(next.until / 1440)} days`
+                ? $t('in {0}', next.until < 120 ? $t('{0} minutes', Math.ceil(next.until)) : $t('{0} hours', Math.round(next.until / 60)))
+                : $t('in {0} days', Math.round(next.until / 1440))
           }}
         </h1>
         <p>
-          <b>{{ sayDay(next.s.from) }} {{ sayClock(next.s.from, clockOf(next.house)) }}</b> to
-          {{ sayClock(next.s.to, clockOf(next.house)) }}
+          <b>{{ sayDay(next.s.from) }} {{ sayClock(next.s.from, clockOf(next.house)) }}</b>
+          {{ $t('to {0}', sayClock(next.s.to, clockOf(next.house))) }}
         </p>
         <p class="two small">
-          class {{ next.s.number }} of {{ next.plan.sessions.length }}: {{ next.stages.join(' · ') }}<br />{{ next.house.name }},
-          {{ next.s.room }}. Set-up is inside the booking.
+          {{ $t('class {0} of {1}: {2}', next.s.number, next.plan.sessions.length, next.stages.join(' · ')) }}<br />{{
+            $t('{0}, {1}. Set-up is inside the booking.', next.house.name, next.s.room)
+          }}
         </p>
         <div class="row">
-          <v-btn color="primary" variant="flat" :href="`/api/workshops/${next.w.id}/take-home.pdf`" target="_blank">Print all sheets</v-btn
-          ><v-btn :href="`/api/workshops/${next.w.id}/before.pdf`" target="_blank">Before the class</v-btn>
+          <v-btn color="primary" variant="flat" :href="`/api/workshops/${next.w.id}/take-home.pdf`" target="_blank">{{
+            $t('Print all sheets')
+          }}</v-btn><v-btn :href="`/api/workshops/${next.w.id}/before.pdf`" target="_blank">{{ $t('Before the class') }}</v-btn>
         </div>
-        <p class="two small">{{ next.plan.takeHome.length }} take-home sheets, one PDF</p>
+        <p class="two small">{{ $t('{0} take-home sheets, one PDF', next.plan.takeHome.length) }}</p>
       </div>
       <div class="b">
         <div v-if="due" class="flag">
@@ -191,36 +197,40 @@ function takeIn() {
             <b>{{ dueIn(due.left) }}</b>
           </p>
           <h3>{{ due.say.errand(due.e).title }}</h3>
-          <p>{{ due.w.title }}, by {{ due.say.at(due.e.by) }}{{ due.say.errand(due.e).body ? `: ${due.say.errand(due.e).body}` : '' }}</p>
-        </div>
-        <p v-else class="ok">Nothing is due.</p>
-        <div class="row">
-          <v-btn v-if="due" @click="did(due)">Done</v-btn
-          ><span v-if="errands.length > 1" class="small two"
-            >{{ errands.length - 1 }} more:
+          <p>
             {{
+              $t('{0}, by {1}{2}', due.w.title, due.say.at(due.e.by), due.say.errand(due.e).body ? `: ${due.say.errand(due.e).body}` : '')
+            }}
+          </p>
+        </div>
+        <p v-else class="ok">{{ $t('Nothing is due.') }}</p>
+        <div class="row">
+          <v-btn v-if="due" @click="did(due)">{{ $t('Done') }}</v-btn><span v-if="errands.length > 1" class="small two">{{
+            $t(
+              '{0} more: {1}',
+              errands.length - 1,
               errands
                 .slice(1, 3)
                 .map((x) => x.say.errand(x.e).title.toLowerCase())
-                .join(', ')
-            }}</span
-          >
+                .join(', '),
+            )
+          }}</span>
         </div>
         <h3 class="gap">
-          Who
+          {{ $t('Who') }}
           <span class="two small light">{{
-            laidCount ? `${laidCount} of ${next.plan.people} have laid` : `${next.plan.people} come`
+            laidCount ? $t('{0} of {1} have laid', laidCount, next.plan.people) : $t('{0} come', next.plan.people)
           }}</span>
         </h3>
         <p v-for="p in people" :key="p.name" class="person">
           <PieceToken :state="p.state ?? 'to-print'" :size="24" /> <b>{{ p.name }}</b> <span class="two">{{ p.what }}</span>
         </p>
-        <p v-if="!people.length" class="two small">Everybody is expected.</p>
+        <p v-if="!people.length" class="two small">{{ $t('Everybody is expected.') }}</p>
       </div>
       <div class="c">
         <template v-if="shelf">
           <h3>
-            Shelf <span class="two small light">{{ shelf.pieces.length }} of {{ shelf.capacity }} places</span>
+            {{ $t('Shelf') }} <span class="two small light">{{ $t('{0} of {1} places', shelf.pieces.length, shelf.capacity) }}</span>
           </h3>
           <div class="board">
             <PieceToken v-for="p in shelf.pieces" :key="p.id" :state="p.state" :size="25" /><i
@@ -230,23 +240,24 @@ function takeIn() {
             />
           </div>
           <p v-if="shelfTimes" class="small">
-            <b class="fig20">Ready {{ shelfTimes.better }}</b
-            ><br /><b>Never before {{ shelfTimes.earliest }}</b
+            <b class="fig20">{{ $t('Ready {0}', shelfTimes.better) }}</b><br /><b>{{ $t('Never before {0}', shelfTimes.earliest) }}</b
             ><br /><span class="two"
-              >laid {{ next.say.at(shelfTimes.laid) }};
-              <BecauseFigure quiet :figure="next.plan.figures['cure-better']!" :say="next.say" name="Cure" />, least
-              <BecauseFigure quiet :figure="next.plan.figures['cure-least']!" :say="next.say" name="Least cure"
+              >{{ $t('laid {0};', next.say.at(shelfTimes.laid)) }}
+              <BecauseFigure quiet :figure="next.plan.figures['cure-better']!" :say="next.say" :name="$t('Cure')" />{{ $t(', least') }}
+              <BecauseFigure quiet :figure="next.plan.figures['cure-least']!" :say="next.say" :name="$t('Least cure')"
             /></span>
           </p>
         </template>
         <template v-else
-          ><h3>Shelf</h3>
-          <p class="two small">Nothing is on it.</p></template
+          ><h3>{{ $t('Shelf') }}</h3>
+          <p class="two small">{{ $t('Nothing is on it.') }}</p></template
         >
         <p v-if="next.plan.adults.matters" class="gap">
-          <BecauseFigure :figure="next.plan.figures['adults']!" :say="next.say" name="Adults needed" />
-          <b>{{ next.plan.adults.needed === 1 ? 'adult needed' : 'adults needed' }}</b>,
-          <span :class="next.plan.adults.coming >= next.plan.adults.needed ? 'ok' : 'watch'">{{ next.plan.adults.coming }} coming</span>
+          <BecauseFigure :figure="next.plan.figures['adults']!" :say="next.say" :name="$t('Adults needed')" />
+          <b>{{ next.plan.adults.needed === 1 ? $t('adult needed') : $t('adults needed') }}</b>,
+          <span :class="next.plan.adults.coming >= next.plan.adults.needed ? 'ok' : 'watch'">{{
+            $t('{0} coming', next.plan.adults.coming)
+          }}</span>
         </p>
         <p
           v-for="(f, i) in next.plan.findings.filter((x) => x.level !== 'note').slice(0, 2)"
@@ -259,66 +270,69 @@ function takeIn() {
     </TrimSheet>
     <TrimSheet v-else-if="arranged.coming.length" class="next coming" aria-busy="true">
       <div class="a">
-        <p class="two small">Next class</p>
+        <p class="two small">{{ $t('Next class') }}</p>
         <h2 class="t">{{ arranged.coming[0]!.title }}</h2>
       </div>
     </TrimSheet>
     <TrimSheet v-else class="empty"
-      ><h1>No class ahead</h1>
+      ><h1>{{ $t('No class ahead') }}</h1>
       <p class="two">
         {{
           arranged.listed.length
-            ? 'None of the workshops has a date to come.'
-            : 'Make the first workshop: how many people, what they make, when.'
+            ? $t('None of the workshops has a date to come.')
+            : $t('Make the first workshop: how many people, what they make, when.')
         }}
       </p></TrimSheet
     >
     <div class="all">
-      <h2>All workshops</h2>
+      <h2>{{ $t('All workshops') }}</h2>
       <v-menu v-if="desk.houseList.length > 1"
-        ><template #activator="{ props: p }"><v-btn v-bind="p">New</v-btn></template
-        ><v-list><v-list-item v-for="h in desk.houseList" :key="h.id" :title="`at ${h.name}`" @click="makeNew(h.id)" /></v-list
+        ><template #activator="{ props: p }"
+          ><v-btn v-bind="p">{{ $t('New') }}</v-btn></template
+        ><v-list><v-list-item v-for="h in desk.houseList" :key="h.id" :title="$t('at {0}', h.name)" @click="makeNew(h.id)" /></v-list
       ></v-menu>
-      <v-btn v-else @click="makeNew(desk.houseList[0]!.id)">New</v-btn>
-      <v-btn tag="label">Bring one in<input class="sr" type="file" accept=".json,application/json" @change="bringIn" /></v-btn>
+      <v-btn v-else @click="makeNew(desk.houseList[0]!.id)">{{ $t('New') }}</v-btn>
+      <v-btn tag="label">{{ $t('Bring one in') }}<input class="sr" type="file" accept=".json,application/json" @change="bringIn" /></v-btn>
       <span v-if="problem" role="alert" class="stop"
         ><b>{{ problem.what }}</b> {{ problem.path }}. {{ problem.remedy }}</span
       >
       <span v-if="incoming" class="incoming"
         ><b>{{ incoming.title }}</b
-        >, {{ incoming.group.participants.length }} people, {{ incoming.sessions.length }} classes.
-        <v-btn color="primary" variant="flat" @click="takeIn">Bring it in</v-btn>
-        <v-btn @click="incoming = undefined">Leave it</v-btn></span
+        >{{ $t(', {0} people, {1} classes.', incoming.group.participants.length, incoming.sessions.length) }}
+        <v-btn color="primary" variant="flat" @click="takeIn">{{ $t('Bring it in') }}</v-btn>
+        <v-btn @click="incoming = undefined">{{ $t('Leave it') }}</v-btn></span
       >
     </div>
     <ProofStrips v-if="arranged.listed.length" :workshops="arranged.listed" @copy="duplicate" @archive="archive($event, true)" />
-    <div v-else class="outline">Here will be a strip of paper for each workshop, from its making to its last date.</div>
+    <div v-else class="outline">{{ $t('Here will be a strip of paper for each workshop, from its making to its last date.') }}</div>
     <div v-for="y in arranged.years" :key="y.year" class="archive">
       <button type="button" class="plain" :aria-expanded="unfolded === y.year" @click="unfold(y.year)">
         {{ unfolded === y.year ? '▾' : '▸' }} <b>{{ y.year }}</b>, {{ y.workshops.length }}
-        {{ y.workshops.length === 1 ? 'workshop' : 'workshops' }}
+        {{ y.workshops.length === 1 ? $t('workshop') : $t('workshops') }}
       </button>
       <ul v-if="unfolded === y.year">
         <li v-for="w in y.workshops.slice(-shownOfYear).reverse()" :key="w.id">
           <router-link :to="`/w/${w.id}/bench/kit`">{{ w.title }}</router-link>
-          <span class="two">{{ desk.house(w.houseId)?.name }}, {{ w.people }} people, {{ lastDay(w) }}</span>
-          <v-btn :aria-label="`Duplicate ${w.title}`" @click="duplicate(w)">Duplicate</v-btn>
-          <v-btn :aria-label="`Archive ${w.title}`" @click="archive(w, true)">Archive</v-btn>
+          <span class="two">{{ $t('{0}, {1} people, {2}', desk.house(w.houseId)?.name, w.people, lastDay(w)) }}</span>
+          <v-btn :aria-label="$t('Duplicate {0}', w.title)" @click="duplicate(w)">{{ $t('Duplicate') }}</v-btn>
+          <v-btn :aria-label="$t('Archive {0}', w.title)" @click="archive(w, true)">{{ $t('Archive') }}</v-btn>
         </li>
-        <li v-if="y.workshops.length > shownOfYear"><v-btn @click="shownOfYear += 40">Show 40 more</v-btn></li>
+        <li v-if="y.workshops.length > shownOfYear">
+          <v-btn @click="shownOfYear += 40">{{ $t('Show 40 more') }}</v-btn>
+        </li>
       </ul>
     </div>
     <div v-if="arranged.archived.length" class="archive">
       <button type="button" class="plain" :aria-expanded="showArchive" @click="showArchive = !showArchive">
-        {{ showArchive ? '▾' : '▸' }} <b>{{ arranged.archived.length }} archived</b>
+        {{ showArchive ? '▾' : '▸' }} <b>{{ $t('{0} archived', arranged.archived.length) }}</b>
       </button>
       <ul v-if="showArchive">
         <li v-for="w in arranged.archived.slice(-shownArchived).reverse()" :key="w.id">
-          <b>{{ w.title }}</b> <span class="two">{{ desk.house(w.houseId)?.name }}, {{ w.people }} people</span>
-          <v-btn @click="archive(w, false)">Restore</v-btn>
+          <b>{{ w.title }}</b> <span class="two">{{ $t('{0}, {1} people', desk.house(w.houseId)?.name, w.people) }}</span>
+          <v-btn @click="archive(w, false)">{{ $t('Restore') }}</v-btn>
         </li>
         <li v-if="arranged.archived.length > shownArchived">
-          <v-btn @click="shownArchived += 40">Show 40 more</v-btn>
+          <v-btn @click="shownArchived += 40">{{ $t('Show 40 more') }}</v-btn>
         </li>
       </ul>
     </div>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t as tr } from '#core/language'
 import { computed, ref } from 'vue'
 import { ageBands, mayTouch, type AgeBand, type Hazard } from '#core/recipe'
 import { ageName } from '#core/phrases'
@@ -18,9 +19,9 @@ const plan = computed(() => props.bench.plan.value!)
 const people = computed(() => seated(w.value.group.participants))
 const count = (a: AgeBand) => people.value.filter((p) => p.age === a).length
 const hazards: { id: Hazard; name: string }[] = [
-  { id: 'heat', name: 'Heat' },
-  { id: 'spray', name: 'Spray' },
-  { id: 'blade', name: 'Blade' },
+  { id: 'heat', name: tr('Heat') },
+  { id: 'spray', name: tr('Spray') },
+  { id: 'blade', name: tr('Blade') },
 ]
 const used = computed(() => new Set(plan.value.adults.atHazards.map((h) => h.hazard)))
 const ageProblem = ref('')
@@ -28,32 +29,32 @@ const age = (band: AgeBand, to: number) => {
   const set = setAges(w.value, band, to)
   ageProblem.value = ''
   if ('most' in set) {
-    ageProblem.value = `${set.most} at the most: the other ages are set. Make one of them smaller first, or add people.`
+    ageProblem.value = tr('{0} at the most: the other ages are set. Make one of them smaller first, or add people.', set.most)
     return
   }
-  props.bench.act('ages', `${ageName(band)} became ${to}`, set.changes)
+  props.bench.act('ages', tr('{0} became {1}', ageName(band), to), set.changes)
 }
 const retitle = (e: Event) => {
   const { now, before, taken } = typing(e)
   if (!now.trim()) return
-  props.bench.set(inWorkshop.title, now, 'the workshop was renamed', 'type-title', before)
+  props.bench.set(inWorkshop.title, now, tr('the workshop was renamed'), 'type-title', before)
   taken()
 }
 const rename = (p: Participant, e: Event) => {
   const { now, before, taken } = typing(e)
-  props.bench.set(inWorkshop.group.participants(p.id).name, now || null, `a name at seat ${p.seat}`, 'type-name', before || null)
+  props.bench.set(inWorkshop.group.participants(p.id).name, now || null, tr('a name at seat {0}', p.seat), 'type-name', before || null)
   taken()
 }
 const misses = (p: Participant, session: string) => {
   const away = p.misses.includes(session)
-  const label = `seat ${p.seat} ${away ? 'comes to' : 'misses'} a class`
+  const label = tr('seat {0} {1} a class', p.seat, away ? tr('comes to') : tr('misses'))
   props.bench.set(inWorkshop.group.participants(p.id).misses(session), away ? null : session, label)
 }
 const swap = (p: Participant, by: number) => {
   const at = people.value.indexOf(p)
   const other = people.value[at + by]
   if (!other) return
-  props.bench.act('swap-seats', 'two seats swapped', [
+  props.bench.act('swap-seats', tr('two seats swapped'), [
     changed(inWorkshop.group.participants(p.id).seat, p.seat, other.seat),
     changed(inWorkshop.group.participants(other.id).seat, other.seat, p.seat),
   ])
@@ -63,34 +64,39 @@ const forgetting = ref(false)
 <template>
   <div>
     <div class="top">
-      <h1>Group</h1>
-      <StepField label="People" strong :model-value="plan.people" :max="400" @update:model-value="emit('people', $event)" />
+      <h1>{{ $t('Group') }}</h1>
+      <StepField :label="$t('People')" strong :model-value="plan.people" :max="400" @update:model-value="emit('people', $event)" />
       <StepField
-        label="Tables"
+        :label="$t('Tables')"
         :model-value="plan.seating.length"
         :min="1"
         :max="80"
-        :note="w.group.tables === null ? 'of four, by default' : plan.seating.length > 8 ? '' : `of ${plan.seating.join(', ')}`"
-        @update:model-value="bench.set(inWorkshop.group.tables, $event, `tables became ${$event}`)"
+        :note="w.group.tables === null ? $t('of four, by default') : plan.seating.length > 8 ? '' : $t('of {0}', plan.seating.join(', '))"
+        @update:model-value="bench.set(inWorkshop.group.tables, $event, $t('tables became {0}', $event))"
       />
       <StepField
-        label="Helpers"
+        :label="$t('Helpers')"
         :model-value="w.group.helpers"
         :max="60"
-        note="beside you"
-        @update:model-value="bench.set(inWorkshop.group.helpers, $event, `helpers became ${$event}`)"
+        :note="$t('beside you')"
+        @update:model-value="bench.set(inWorkshop.group.helpers, $event, $t('helpers became {0}', $event))"
       />
     </div>
     <div class="called">
-      <label><span class="label">Called</span><input class="boxed" v-steady="w.title" maxlength="120" @input="retitle" /></label>
+      <label
+        ><span class="label">{{ $t('Called') }}</span
+        ><input class="boxed" v-steady="w.title" maxlength="120" @input="retitle"
+      /></label>
       <SegmentChoice
-        label="Drawn with"
+        :label="$t('Drawn with')"
         :model-value="w.drawing"
         :options="drawings.map((d) => ({ id: d, name: d }))"
-        @update:model-value="bench.set(inWorkshop.drawing, $event, `the drawing became a ${$event}`)"
+        @update:model-value="bench.set(inWorkshop.drawing, $event, $t('the drawing became a {0}', $event))"
       />
     </div>
-    <h3 class="gap">Ages <span class="two small plainweight">kept as bands</span></h3>
+    <h3 class="gap">
+      {{ $t('Ages') }} <span class="two small plainweight">{{ $t('kept as bands') }}</span>
+    </h3>
     <table>
       <thead>
         <tr>
@@ -100,7 +106,7 @@ const forgetting = ref(false)
       </thead>
       <tbody>
         <tr>
-          <th class="row">Here</th>
+          <th class="row">{{ $t('Here') }}</th>
           <td v-for="a in ageBands" :key="a">
             <StepField
               :label="ageName(a)"
@@ -112,7 +118,9 @@ const forgetting = ref(false)
           </td>
         </tr>
         <tr v-for="h in hazards" :key="h.id" :class="{ used: used.has(h.id) }">
-          <th class="row">{{ h.name }}<span v-if="used.has(h.id)" class="small">, used</span></th>
+          <th class="row">
+            {{ h.name }}<span v-if="used.has(h.id)" class="small">{{ $t(', used') }}</span>
+          </th>
           <td
             v-for="a in ageBands"
             :key="a"
@@ -130,24 +138,26 @@ const forgetting = ref(false)
       </tbody>
     </table>
     <p v-if="ageProblem" role="alert" class="small stop">{{ ageProblem }}</p>
-    <p class="small two">Estimates; the house may be stricter. Heat, wax and spray are for adults only.</p>
-    <h3 class="gap">Names and seats <span class="two small plainweight">first names only; a seat will do</span></h3>
-    <p v-if="!people.length" class="empty two">Nobody yet. Set how many come, or bring in a roster.</p>
+    <p class="small two">{{ $t('Estimates; the house may be stricter. Heat, wax and spray are for adults only.') }}</p>
+    <h3 class="gap">
+      {{ $t('Names and seats') }} <span class="two small plainweight">{{ $t('first names only; a seat will do') }}</span>
+    </h3>
+    <p v-if="!people.length" class="empty two">{{ $t('Nobody yet. Set how many come, or bring in a roster.') }}</p>
     <ol class="seats">
       <li v-for="(p, i) in people" :key="p.id">
         <span class="seat code">{{ plan.seats[p.id] }}</span>
         <input
           v-steady="p.name ?? ''"
           maxlength="80"
-          :aria-label="`Name at seat ${plan.seats[p.id]}`"
-          placeholder="no name"
+          :aria-label="$t('Name at seat {0}', plan.seats[p.id])"
+          :placeholder="$t('no name')"
           @input="rename(p, $event)"
         />
         <button
           type="button"
           class="plain mini"
           :disabled="i === 0"
-          :aria-label="`${p.name ?? 'seat'}: swap with the seat before`"
+          :aria-label="$t('{0}: swap with the seat before', p.name ?? $t('seat'))"
           @click="swap(p, -1)"
         >
           ↑
@@ -159,8 +169,8 @@ const forgetting = ref(false)
           class="plain mini session"
           :class="{ away: p.misses.includes(s.id) }"
           :aria-pressed="!p.misses.includes(s.id)"
-          :aria-label="`${p.name ?? `Seat ${plan.seats[p.id]}`} comes to class ${s.number}`"
-          :title="p.misses.includes(s.id) ? `misses class ${s.number}` : `comes to class ${s.number}`"
+          :aria-label="$t('{0} comes to class {1}', p.name ?? $t('Seat {0}', plan.seats[p.id]), s.number)"
+          :title="p.misses.includes(s.id) ? $t('misses class {0}', s.number) : $t('comes to class {0}', s.number)"
           @click="misses(p, s.id)"
         >
           {{ s.number }}
@@ -169,8 +179,8 @@ const forgetting = ref(false)
     </ol>
     <div class="foot">
       <RosterImport :bench="bench" />
-      <v-btn :href="`/api/workshops/${w.id}/roster.csv`">Roster out (CSV)</v-btn>
-      <v-btn v-if="people.some((p) => p.name)" @click="forgetting = true">Take out all names</v-btn>
+      <v-btn :href="`/api/workshops/${w.id}/roster.csv`">{{ $t('Roster out (CSV)') }}</v-btn>
+      <v-btn v-if="people.some((p) => p.name)" @click="forgetting = true">{{ $t('Take out all names') }}</v-btn>
     </div>
     <ForgetNames v-if="forgetting" :bench="bench" @close="forgetting = false" />
   </div>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t as tr } from '#core/language'
 import { change, choicesAt, inHouse, inWorkshop } from '#core/workshop'
 import { computed, ref } from 'vue'
 import { isRefusal } from '#core/reasons'
@@ -19,7 +20,7 @@ const say = computed(() => props.bench.say.value!)
 const open = ref<string>()
 /** Spares and samples are each design's own. */
 const own = computed(() => choicesAt(props.bench.workshop.value!, plan.value.design))
-const shareNames: Record<string, string> = { each: 'each', pair: 'pair', table: 'table', stagger: 'take turns', room: 'room' }
+const shareNames: Record<string, string> = { each: 'each', pair: 'pair', table: 'table', stagger: tr('take turns'), room: 'room' }
 
 /** Lines by the place where they are first needed: ahead, then class by class, then at home. */
 const groups = computed(() => {
@@ -30,12 +31,12 @@ const groups = computed(() => {
     if (!lines.length) return []
     const session = plan.value.sessions.find((s) => s.id === place)
     const title = session
-      ? `Class ${session.number}, ${say.value.at(session.from)}`
+      ? tr('Class {0}, {1}', session.number, say.value.at(session.from))
       : place === 'ahead'
-        ? 'Ahead, by staff'
+        ? tr('Ahead, by staff')
         : plan.value.sessions.length
-          ? 'At home'
-          : 'In class'
+          ? tr('At home')
+          : tr('In class')
     const stages = all.flatMap((d) => d.stages.filter((s) => d.split.split[s.id] === place))
     const care = [...new Set(stages.flatMap((s) => s.cautions))].slice(0, 2).map((c) => cautions[c])
     return [{ place, title, lines, care }]
@@ -50,17 +51,20 @@ const firstPlace = (l: KitLine) => {
 const shown = (n: number, l: KitLine) =>
   l.unit === 'ml' || l.unit === 'mm' ? say.value.amount(n, l.unit) : n === 0.5 ? '½' : n === 0.25 ? '¼' : String(n)
 const toGet = (l: KitLine) => {
-  if (isRefusal(l.toGet.purchase)) return { main: 'not on sale', note: l.toGet.purchase.refused.why }
-  if (l.sheets !== undefined) return { main: `${l.sheets} sheets`, note: 'your printer' }
+  if (isRefusal(l.toGet.purchase)) return { main: tr('not on sale'), note: l.toGet.purchase.refused.why }
+  if (l.sheets !== undefined) return { main: tr('{0} sheets', l.sheets), note: tr('your printer') }
   const count = l.toGet.packs.reduce((sum, p) => sum + p.count, 0)
   const noun = l.toGet.packs[0]?.noun ?? 'pack'
-  const packs = count ? `${count} ${count === 1 ? noun : `${noun}s`}` : ''
-  return { main: packs || 'you have it', note: l.toGet.have > 0 ? `${shown(l.toGet.have, l)} in the cupboard` : packs ? sizes(l) : '' }
+  const packs = count ? `${count} ${tr(count === 1 ? noun : `${noun}s`)}` : ''
+  return {
+    main: packs || tr('you have it'),
+    note: l.toGet.have > 0 ? tr('{0} in the cupboard', shown(l.toGet.have, l)) : packs ? sizes(l) : '',
+  }
 }
 const sizes = (l: KitLine) => {
   const several = l.toGet.packs.length > 1
   return l.toGet.packs
-    .map((p) => `${several ? `${p.count} ` : ''}of ${l.unit === 'strips' ? `${p.size} strips` : shown(p.size, l)}`)
+    .map((p) => tr('{0}of {1}', several ? `${p.count} ` : '', l.unit === 'strips' ? tr('{0} strips', p.size) : shown(p.size, l)))
     .join(' + ')
 }
 const toBuy = computed(() => plan.value.kit.filter((l) => l.toGet.packs.length > 0))
@@ -69,7 +73,7 @@ const setHave = (l: KitLine, n: number) => {
   const key = l.key === 'blank' ? `blank-${props.bench.workshop.value!.designs[0]!.kind}` : l.material === 'blank' ? l.key : l.material
   props.bench.desk.act({
     kind: 'cupboard',
-    label: `${l.name.toLowerCase()} in the cupboard became ${n}`,
+    label: tr('{0} in the cupboard became {1}', l.name.toLowerCase(), n),
     subject: { kind: 'house', id: house.id },
     changes: [change(house, inHouse.cupboard(key), n)],
   })
@@ -81,52 +85,68 @@ const share = (l: KitLine, by: ShareBy) =>
   <div>
     <div class="top">
       <div>
-        <h1>Kit</h1>
+        <h1>{{ $t('Kit') }}</h1>
         <p class="two">
-          for {{ plan.sessions.length === 1 ? 'one class' : plan.sessions.length ? `${plan.sessions.length} classes` : 'no date yet'
-          }}<br />at {{ plan.seating.length }} tables
+          {{
+            $t(
+              'for {0}',
+              plan.sessions.length === 1
+                ? $t('one class')
+                : plan.sessions.length
+                  ? $t('{0} classes', plan.sessions.length)
+                  : $t('no date yet'),
+            )
+          }}<br />{{ $t('at {0} tables', plan.seating.length) }}
         </p>
       </div>
       <StepField
-        label="People"
+        :label="$t('People')"
         strong
         :model-value="plan.people"
         :max="400"
         :note="
-          plan.seating.length > 6 ? `${plan.seating.length} tables` : plan.seating.length ? `tables of ${plan.seating.join(', ')}` : ''
+          plan.seating.length > 6
+            ? $t('{0} tables', plan.seating.length)
+            : plan.seating.length
+              ? $t('tables of {0}', plan.seating.join(', '))
+              : ''
         "
         @update:model-value="emit('people', $event)"
       />
       <StepField
-        label="Spares"
+        :label="$t('Spares')"
         :model-value="plan.spares.count"
         :max="400"
-        @update:model-value="bench.set(own.spares, $event, `spares became ${$event}`)"
-        >{{ Math.round(plan.spares.sure * 100) }} % sure <SourceMark :mark="plan.figures['spares']!.because.mark"
+        @update:model-value="bench.set(own.spares, $event, $t('spares became {0}', $event))"
+        >{{ $t('{0} % sure', Math.round(plan.spares.sure * 100)) }} <SourceMark :mark="plan.figures['spares']!.because.mark"
       /></StepField>
       <StepField
-        label="Samples"
+        :label="$t('Samples')"
         :model-value="plan.samples.count"
         :max="12"
-        note="stages to show"
-        @update:model-value="bench.set(own.samples, $event, `samples became ${$event}`)"
+        :note="$t('stages to show')"
+        @update:model-value="bench.set(own.samples, $event, $t('samples became {0}', $event))"
       />
     </div>
     <table>
       <thead>
         <tr>
-          <th class="name"><span class="sr">What</span></th>
-          <th>each</th>
-          <th>table</th>
-          <th class="room">room</th>
-          <th class="get">to get</th>
+          <th class="name">
+            <span class="sr">{{ $t('What') }}</span>
+          </th>
+          <th>{{ $t('each') }}</th>
+          <th>{{ $t('table') }}</th>
+          <th class="room">{{ $t('room') }}</th>
+          <th class="get">{{ $t('to get') }}</th>
         </tr>
       </thead>
       <tbody v-for="g in groups" :key="g.place">
         <tr class="head">
           <th colspan="5" scope="rowgroup">
             <h3>{{ g.title }}</h3>
-            <span v-if="g.care.length" class="care">{{ g.care.map((c) => `${c.where}: ${c.text.split(',')[0]}`).join(' · ') }}</span>
+            <span v-if="g.care.length" class="care">{{
+              g.care.map((c) => `${$t(c.where)}: ${$t(c.text).split(',')[0]}`).join(' · ')
+            }}</span>
           </th>
         </tr>
         <template v-for="l in g.lines" :key="l.key">
@@ -134,8 +154,8 @@ const share = (l: KitLine, by: ShareBy) =>
             <td class="name">
               <button type="button" class="plain row" :aria-expanded="open === l.key" @click="open = open === l.key ? undefined : l.key">
                 <KitIcon :icon="l.icon" /><span
-                  ><b>{{ l.name }}</b
-                  ><br /><span class="small two">{{ l.note }}</span></span
+                  ><b>{{ $t(l.name) }}</b
+                  ><br /><span class="small two">{{ $t(l.note) }}</span></span
                 >
               </button>
             </td>
@@ -143,11 +163,11 @@ const share = (l: KitLine, by: ShareBy) =>
             <td class="n">{{ l.table === null ? '' : shown(l.table, l) }}</td>
             <td class="n room">
               <ChangeCaret bare :change="bench.change(`kit/${l.key}`)" :say="say" />
-              <BecauseFigure :figure="plan.figures[`kit/${l.key}`]!" :say="say" :name="l.name" :text="shown(l.need, l)" />
+              <BecauseFigure :figure="plan.figures[`kit/${l.key}`]!" :say="say" :name="$t(l.name)" :text="shown(l.need, l)" />
             </td>
             <td class="get">
               <b>{{ toGet(l).main }}</b> <ChangeCaret :change="bench.change(`packs/${l.key}`)" :say="say" /><br /><span class="small two">{{
-                toGet(l).note
+                $t(toGet(l).note)
               }}</span>
             </td>
           </tr>
@@ -157,7 +177,7 @@ const share = (l: KitLine, by: ShareBy) =>
                 <p class="small">{{ say.rule(l.because) }}</p>
                 <SegmentChoice
                   v-if="l.share && l.share.options.length > 1"
-                  :label="`${l.name}: shared by`"
+                  :label="$t('{0}: shared by', l.name)"
                   hide-label
                   :model-value="l.share.by"
                   :options="l.share.options.map((o) => ({ id: o, name: shareNames[o]! }))"
@@ -165,7 +185,7 @@ const share = (l: KitLine, by: ShareBy) =>
                 />
                 <StepField
                   v-if="l.sheets === undefined"
-                  :label="`In the cupboard${l.unit === 'ml' ? ', ml' : l.unit === 'mm' ? ', mm' : ''}`"
+                  :label="$t('In the cupboard{0}', l.unit === 'ml' ? $t(', ml') : l.unit === 'mm' ? $t(', mm') : '')"
                   :model-value="Math.round(l.toGet.have)"
                   :max="999999"
                   @update:model-value="setHave(l, $event)"
@@ -179,18 +199,18 @@ const share = (l: KitLine, by: ShareBy) =>
     <div class="foot">
       <div>
         <b
-          >{{ toBuy.length }} {{ toBuy.length === 1 ? 'thing' : 'things' }} to buy,
-          <BecauseFigure quiet :figure="plan.figures['cost-total']!" :say="say" name="Everything to buy" /></b
-        ><br /><span class="small two">prices are estimates; the rest you have</span>
+          >{{ $t('{0} {1} to buy,', toBuy.length, toBuy.length === 1 ? $t('thing') : $t('things')) }}
+          <BecauseFigure quiet :figure="plan.figures['cost-total']!" :say="say" :name="$t('Everything to buy')" /></b
+        ><br /><span class="small two">{{ $t('prices are estimates; the rest you have') }}</span>
       </div>
-      <v-btn :href="`/api/workshops/${bench.workshop.value!.id}/kit.csv`" color="primary" variant="flat">Kit list (CSV)</v-btn>
+      <v-btn :href="`/api/workshops/${bench.workshop.value!.id}/kit.csv`" color="primary" variant="flat">{{ $t('Kit list (CSV)') }}</v-btn>
     </div>
   </div>
 </template>
 <style scoped>
 .top {
   display: grid;
-  grid-template-columns: 1fr 138px 138px 138px;
+  grid-template-columns: minmax(0, 1fr) repeat(3, minmax(0, 138px));
   gap: 14px;
   align-items: start;
 }

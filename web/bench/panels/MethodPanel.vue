@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t as tr } from '#core/language'
 import { computed, ref } from 'vue'
 import type { Row } from '#core/finder'
 import { recipeById, roomStations, type Option, type School, type Whites } from '#core/recipe'
@@ -23,16 +24,21 @@ const { rows, problem } = useFinder(props.bench)
 const summary = computed(() => {
   const n = (v: Row['verdict']) => rows.value.filter((r) => r.verdict === v).length
   const works = n('possible')
-  return `${works === 1 ? 'One way works' : `${works || 'No'} ways work`} as it stands, ${n('possible-if')} more with a change.`
+  return tr(
+    '{0} as it stands, {1} more with a change.',
+    works === 1 ? tr('One way works') : tr('{0} ways work', works || tr('No')),
+    n('possible-if'),
+  )
 })
-const take = (r: Row) => props.bench.act('method', `${recipe.value.name.toLowerCase()} became ${r.recipe.name.toLowerCase()}`, r.changes)
-const choose = (s: School, o: string) => props.bench.set(at.value.choices(s.id), o, `${s.question.toLowerCase()} became ${o}`)
+const take = (r: Row) =>
+  props.bench.act('method', tr('{0} became {1}', recipe.value.name.toLowerCase(), r.recipe.name.toLowerCase()), r.changes)
+const choose = (s: School, o: string) => props.bench.set(at.value.choices(s.id), o, tr('{0} became {1}', s.question.toLowerCase(), o))
 const chosen = (s: School) => plan.value.chosen.find((c) => c.school.id === s.id)!
 const allSchools = ref(false)
 const schools = computed(() => (allSchools.value ? recipe.value.schools : recipe.value.schools.slice(0, 6)))
 const allow = computed(() => allowed(w.value))
 const may = (h: 'heat' | 'spray' | 'blade', on: boolean) =>
-  props.bench.set(inWorkshop.choices.allow, { ...allow.value, [h]: on }, `${h} is ${on ? 'allowed' : 'not allowed'}`)
+  props.bench.set(inWorkshop.choices.allow, { ...allow.value, [h]: on }, tr('{0} is {1}', h, on ? tr('allowed') : tr('not allowed')))
 /** Places at the stations that any method on this table works at; empty is not known, and then not judged. */
 const stations = computed(() => {
   const used = new Set(recipesOf(props.bench.house.value!).flatMap((r) => r.stages.map((s) => s.station)))
@@ -47,9 +53,9 @@ function atHand(id: string, name: string, raw: string) {
   const rest = Object.fromEntries(Object.entries(w.value.choices.stations ?? {}).filter(([k]) => k !== id))
   const now = raw.trim() === '' ? rest : { ...rest, [id]: Number(raw) }
   delete typed.value[id]
-  props.bench.set(inWorkshop.choices.stations, Object.keys(now).length ? now : null, `${name}: ${raw.trim() || 'not said'}`)
+  props.bench.set(inWorkshop.choices.stations, Object.keys(now).length ? now : null, `${name}: ${raw.trim() || tr('not said')}`)
 }
-const wish = (x: Whites | 'any') => props.bench.set(at.value.whites, x === 'any' ? null : x, `whites wanted: ${x}`)
+const wish = (x: Whites | 'any') => props.bench.set(at.value.whites, x === 'any' ? null : x, tr('whites wanted: {0}', x))
 /** What another option would change, before it is chosen. */
 const effects = computed(() =>
   Object.fromEntries(
@@ -67,11 +73,11 @@ const effects = computed(() =>
 /** Steps that an option puts in or takes out, against what is chosen now. */
 function stepsOf(o: Option, s: School): string {
   const named = (kind: 'include-stage' | 'exclude-stage', of: Option) =>
-    of.effects.flatMap((e) => (e.kind === kind ? [recipe.value.stages.find((x) => x.id === e.stage)?.name.toLowerCase() ?? ''] : []))
+    of.effects.flatMap((e) => (e.kind === kind ? [tr(recipe.value.stages.find((x) => x.id === e.stage)?.name.toLowerCase() ?? '')] : []))
   const now = chosen(s).option
   const more = [...named('include-stage', o), ...named('exclude-stage', now)].filter((x) => !named('include-stage', now).includes(x))
   const fewer = [...named('exclude-stage', o), ...named('include-stage', now)].filter((x) => !named('include-stage', o).includes(x))
-  return [more.length && `+ ${more.join(', ')}`, fewer.length && `without ${fewer.join(', ')}`].filter(Boolean).join('; ')
+  return [more.length && `+ ${more.join(', ')}`, fewer.length && tr('without {0}', fewer.join(', '))].filter(Boolean).join('; ')
 }
 function say1(s: School, o: Option): string {
   const e = props.bench.effect({
@@ -80,44 +86,50 @@ function say1(s: School, o: Option): string {
     changes: [change(w.value, at.value.choices(s.id), o.id)],
   })
   const steps = stepsOf(o, s)
-  return e || steps ? `${o.name}: ${[steps, e].filter(Boolean).join(', ')}` : ''
+  return e || steps ? `${tr(o.name)}: ${[steps, e].filter(Boolean).join(', ')}` : ''
 }
 </script>
 <template>
   <div>
     <div class="head">
-      <h1>Method</h1>
+      <h1>{{ $t('Method') }}</h1>
       <p>
-        <b>{{ rows.length ? summary : 'Comparing the methods' }}</b><br /><span class="small two"
-          >Minutes and costs are estimates <SourceMark mark="E"
+        <b>{{ rows.length ? summary : $t('Comparing the methods') }}</b><br /><span class="small two"
+          >{{ $t('Minutes and costs are estimates') }} <SourceMark mark="E"
         /></span>
       </p>
     </div>
-    <p v-if="problem" role="alert" class="stop">{{ problem }} Reload the page; the plan is saved.</p>
+    <p v-if="problem" role="alert" class="stop">{{ $t('{0} Reload the page; the plan is saved.', problem) }}</p>
     <FinderRows v-if="rows.length" :rows="rows" :say="say" @take="take" />
     <div v-else class="ghost" aria-hidden="true"><i v-for="i in 6" :key="i" /></div>
     <div class="wishes">
       <SegmentChoice
-        label="Whites should be"
+        :label="$t('Whites should be')"
         :model-value="d.whites ?? 'any'"
         :options="[
-          { id: 'any', name: 'any' },
-          { id: 'white', name: 'white' },
-          { id: 'surface', name: 'surface' },
-          { id: 'clear', name: 'clear' },
+          { id: 'any', name: $t('any') },
+          { id: 'white', name: $t('white') },
+          { id: 'surface', name: $t('surface') },
+          { id: 'clear', name: $t('clear') },
         ]"
         @update:model-value="wish"
       />
       <div class="checks">
-        <v-checkbox :model-value="allow.heat" label="Heat tool allowed" @update:model-value="may('heat', !!$event)" /><v-checkbox
+        <v-checkbox :model-value="allow.heat" :label="$t('Heat tool allowed')" @update:model-value="may('heat', !!$event)" /><v-checkbox
           :model-value="allow.blade"
-          label="Blades allowed"
+          :label="$t('Blades allowed')"
           @update:model-value="may('blade', !!$event)"
-        /><v-checkbox :model-value="allow.spray" label="Spraying outdoors, by an adult" @update:model-value="may('spray', !!$event)" />
+        /><v-checkbox
+          :model-value="allow.spray"
+          :label="$t('Spraying outdoors, by an adult')"
+          @update:model-value="may('spray', !!$event)"
+        />
       </div>
     </div>
     <fieldset class="stations">
-      <legend class="label">At hand in the room <span class="two small light">empty: not judged</span></legend>
+      <legend class="label">
+        {{ $t('At hand in the room') }} <span class="two small light">{{ $t('empty: not judged') }}</span>
+      </legend>
       <label v-for="x in stations" :key="x.id"
         ><input
           class="field"
@@ -127,56 +139,60 @@ function say1(s: School, o: Option): string {
           :aria-invalid="wrongStation(x.id)"
           @change="atHand(x.id, x.name, ($event.target as HTMLInputElement).value)"
         />
-        {{ x.name }}<span v-if="wrongStation(x.id)" class="stop small">0 to 60, please</span></label
+        {{ $t(x.name) }}<span v-if="wrongStation(x.id)" class="stop small">{{ $t('0 to 60, please') }}</span></label
       >
     </fieldset>
     <div class="between">
-      <h3 class="gap">{{ recipe.name }}, your way <span class="two small light">where practitioners differ</span></h3>
+      <h3 class="gap">
+        {{ $t('{0}, your way', recipe.name) }} <span class="two small light">{{ $t('where practitioners differ') }}</span>
+      </h3>
       <button v-if="recipe.schools.length > 6" type="button" class="plain more" @click="allSchools = !allSchools">
-        {{ allSchools ? 'fewer' : `${recipe.schools.length - 6} more` }}
+        {{ allSchools ? $t('fewer') : $t('{0} more', recipe.schools.length - 6) }}
       </button>
     </div>
     <div class="schools">
       <div v-for="s in schools" :key="s.id">
         <SegmentChoice
-          :label="s.question"
+          :label="$t(s.question)"
           :model-value="chosen(s).option.id"
           :options="s.options"
           @update:model-value="choose(s, $event)"
         />
         <p class="small two">
-          {{ chosen(s).by === 'default' && chosen(s).option.id === s.default ? s.why : chosen(s).option.believes }}
-          <span v-if="chosen(s).by !== 'plan'">({{ chosen(s).by === 'house' ? 'the house’s way' : 'our default' }})</span>
+          {{ $t(chosen(s).by === 'default' && chosen(s).option.id === s.default ? s.why : chosen(s).option.believes) }}
+          <span v-if="chosen(s).by !== 'plan'">({{ chosen(s).by === 'house' ? $t('the house’s way') : $t('our default') }})</span>
         </p>
         <p v-if="effects[s.id]" class="small ink">{{ effects[s.id] }}</p>
       </div>
     </div>
     <template v-if="plan.stageSamples.length">
-      <h3 class="gap">Samples to show <span class="two small light">a finished one is believed, a hazy one is understood</span></h3>
+      <h3 class="gap">
+        {{ $t('Samples to show') }} <span class="two small light">{{ $t('a finished one is believed, a hazy one is understood') }}</span>
+      </h3>
       <ul class="samples">
         <li v-for="x in plan.stageSamples" :key="x.id">
-          <b>{{ x.name }}</b>
+          <b>{{ $t(x.name) }}</b>
           <span v-if="x.startBy && x.because"
-            >begin by
+            >{{ $t('begin by') }}
             <BecauseFigure
               :figure="{ value: x.startBy, unit: 'instant', because: x.because }"
               :text="say.at(x.startBy)"
-              :name="`${x.name}, begun by`"
+              :name="$t('{0}, begun by', x.name)"
               :say="say"
               quiet
           /></span>
-          <span v-else>made while setting up</span>
-          <span class="small two">uses {{ x.uses.join(', ') }}</span>
+          <span v-else>{{ $t('made while setting up') }}</span>
+          <span class="small two">{{ $t('uses {0}', x.uses.join(', ')) }}</span>
         </li>
       </ul>
     </template>
     <div class="between">
-      <h3 class="gap">How you know</h3>
-      <router-link class="more" :to="`/craft/${recipe.from?.id ?? recipe.id}`">Read it in the craft book</router-link>
+      <h3 class="gap">{{ $t('How you know') }}</h3>
+      <router-link class="more" :to="`/craft/${recipe.from?.id ?? recipe.id}`">{{ $t('Read it in the craft book') }}</router-link>
     </div>
     <ol class="cues">
       <li v-for="s in plan.stages" :key="s.id">
-        <b>{{ s.name }}</b>
+        <b>{{ $t(s.name) }}</b>
         <CuePair :pass="s.pass" :fail="s.fail" />
       </li>
     </ol>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t as tr } from '#core/language'
 import { computed, ref, watch } from 'vue'
 import { judgePicture, ownerName, pictureOf, picturesOf } from '#core/pictures'
 import { pictureContextOf } from '#core/plan'
@@ -81,29 +82,34 @@ usePageKeys({
   Delete: onChosen(() => (erasing.value = true)),
   a: onChosen((p) => {
     const f = judgePicture(p, context.value).find((x) => x.level === 'look' && x.code !== 'not-permitted')
-    if (f) props.bench.set(inWorkshop.pictures(p.id).accepted(f.code), f.code, 'looked at, and fine')
+    if (f) props.bench.set(inWorkshop.pictures(p.id).accepted(f.code), f.code, tr('looked at, and fine'))
   }),
 })
 const erased = computed(() => (w.value.picturesErased ?? []).reduce((sum, x) => sum + x.count, 0))
 const choose = (v: 'house' | 'own') =>
-  props.bench.set(inWorkshop.designs(d.value.id).pictures, v, `pictures became ${v === 'own' ? 'everybody’s own' : 'the house’s'}`)
+  props.bench.set(
+    inWorkshop.designs(d.value.id).pictures,
+    v,
+    tr('pictures became {0}', v === 'own' ? tr('everybody’s own') : tr('the house’s')),
+  )
 </script>
 <template>
   <div>
     <AddPictures ref="adding" :workshop="w" :design="d.id" :seats="plan.seats">
       <div class="head">
-        <h1>Pictures</h1>
+        <h1>{{ $t('Pictures') }}</h1>
         <p>
-          <b>{{ own ? `${count.in} of ${count.of} are in` : `${count.in} house ${count.in === 1 ? 'picture' : 'pictures'}` }}</b><br /><span
-            class="two"
-            >{{
-              [own && count.missing > 0 ? `${count.missing} missing` : '', count.toLook ? `${count.toLook} to look at` : '']
-                .filter(Boolean)
-                .join(', ') || (pictures.length ? 'nothing to look at' : 'drop them here, or a whole folder')
-            }}</span
-          >
+          <b>{{
+            own
+              ? $t('{0} of {1} are in', count.in, count.of)
+              : $t('{0} house {1}', count.in, count.in === 1 ? $t('picture') : $t('pictures'))
+          }}</b><br /><span class="two">{{
+            [own && count.missing > 0 ? $t('{0} missing', count.missing) : '', count.toLook ? $t('{0} to look at', count.toLook) : '']
+              .filter(Boolean)
+              .join(', ') || (pictures.length ? $t('nothing to look at') : $t('drop them here, or a whole folder'))
+          }}</span>
         </p>
-        <v-btn @click="adding?.choose()">Add pictures</v-btn>
+        <v-btn @click="adding?.choose()">{{ $t('Add pictures') }}</v-btn>
       </div>
       <ContactSheet
         :seats="plan.seats"
@@ -118,11 +124,14 @@ const choose = (v: 'house' | 'own') =>
         @bring="adding?.choose($event)"
       />
       <p v-if="own && count.in === 0 && count.of > 0" class="small two told">
-        Drop a folder: files find their owners by name (“Juno ferry.jpg”, “seat 5.png”), or by a roster dropped along with the columns name
-        and picture.
+        {{
+          $t(
+            'Drop a folder: files find their owners by name (“Juno ferry.jpg”, “seat 5.png”), or by a roster dropped along with the columns name and picture.',
+          )
+        }}
       </p>
       <div v-if="!own && !pictures.length" class="outline">
-        Here will be the pictures. Drop a folder on this sheet, paste one, or press “Add pictures”.
+        {{ $t('Here will be the pictures. Drop a folder on this sheet, paste one, or press “Add pictures”.') }}
       </div>
     </AddPictures>
     <p v-if="problem" role="alert" class="stop">{{ problem }}</p>
@@ -139,30 +148,47 @@ const choose = (v: 'house' | 'own') =>
     />
     <PrintSettings class="block" :bench="bench">
       <SegmentChoice
-        label="Whose pictures"
+        :label="$t('Whose pictures')"
         :model-value="d.pictures"
         :options="[
-          { id: 'house', name: 'house pictures' },
-          { id: 'own', name: 'everybody’s own' },
+          { id: 'house', name: $t('house pictures') },
+          { id: 'own', name: $t('everybody’s own') },
         ]"
         @update:model-value="choose"
       />
     </PrintSettings>
     <p class="small two block">
-      Use pictures you may copy; of children only with permission, and only as long as needed. Copy precious papers first. Where a picture
-      was taken is not kept.{{ erased ? ` ${erased} ${erased === 1 ? 'picture was' : 'pictures were'} erased.` : '' }}
+      {{
+        $t(
+          'Use pictures you may copy; of children only with permission, and only as long as needed. Copy precious papers first. Where a picture was taken is not kept.{0}',
+          erased ? $t(' {0} {1} erased.', erased, erased === 1 ? $t('picture was') : $t('pictures were')) : '',
+        )
+      }}
     </p>
     <v-dialog v-model="erasing" max-width="460" @after-enter="safe?.$el.focus()">
-      <div class="ask" role="alertdialog" aria-label="Erase this picture?">
+      <div class="ask" role="alertdialog" :aria-label="$t('Erase this picture?')">
         <h2>
-          Erase {{ chosen?.participant ? `${ownerName(w.group.participants, chosen, plan.seats)}’s picture` : 'this house picture' }}?
+          {{
+            $t(
+              'Erase {0}?',
+              chosen?.participant ? $t('{0}’s picture', ownerName(w.group.participants, chosen, plan.seats)) : $t('this house picture'),
+            )
+          }}
         </h2>
-        <p><b>Goes:</b> the picture in every size, its file’s name, its crop and marks, and PDFs of the out-tray that show it.</p>
-        <p><b>Stays:</b> the name, the seat, what is printed on paper.</p>
-        <p class="two">Undo does not bring it back.</p>
+        <p>
+          <b>{{ $t('Goes:') }}</b>
+          {{ $t('the picture in every size, its file’s name, its crop and marks, and PDFs of the out-tray that show it.') }}
+        </p>
+        <p>
+          <b>{{ $t('Stays:') }}</b> {{ $t('the name, the seat, what is printed on paper.') }}
+        </p>
+        <p class="two">{{ $t('Undo does not bring it back.') }}</p>
         <div class="ends">
-          <v-btn ref="safe" color="primary" variant="flat" @click="erasing = false">Keep it</v-btn
-          ><v-btn class="stop" @click="erase">Erase it</v-btn>
+          <v-btn ref="safe" color="primary" variant="flat" @click="erasing = false">{{ $t('Keep it') }}</v-btn><v-btn
+            class="stop"
+            @click="erase"
+            >{{ $t('Erase it') }}</v-btn
+          >
         </div>
       </div>
     </v-dialog>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t as tr } from '#core/language'
 import { computed } from 'vue'
 import {
   accordionStrip,
@@ -38,7 +39,7 @@ const plan = computed(() => props.bench.plan.value!)
 const d = computed(() => props.bench.design.value!)
 const kind = computed(() => pieceKind(d.value.kind))
 const named = computed(() => (d.value.kind === 'custom' && d.value.called ? d.value.called : kind.value.name))
-const outlineNames: Record<Outline, string> = { straight: 'straight', round: 'round', stone: 'as a stone' }
+const outlineNames: Record<Outline, string> = { straight: 'straight', round: 'round', stone: tr('as a stone') }
 const at = computed(() => inWorkshop.designs(d.value.id))
 const size = (mm: number): TypedLength => ({ mm, text: showLength(mm, sizeUnit(house.value)) })
 
@@ -49,7 +50,7 @@ function take(k: PieceKind) {
   const fits = mine && d.value.methodChosen && takesPiece(mine, k)
   const by = fits ? mine : recipe
   const material = [d.value.material, ...k.materials].find((m) => k.materials.includes(m) && takesMaterial(by, m)) ?? k.materials[0]!
-  props.bench.act('piece', `${kind.value.name} became ${k.name}`, [
+  props.bench.act('piece', tr('{0} became {1}', kind.value.name, k.name), [
     change(w.value, at.value.kind, k.id),
     change(w.value, at.value.width, size(k.widthMm)),
     change(w.value, at.value.height, size(k.heightMm)),
@@ -65,7 +66,7 @@ const recipeNow = computed(() => recipeById(plan.value.recipe.id, plan.value.rec
 /** Another design beside this one, looked at as soon as it is there. */
 function another() {
   const id = uuidv7()
-  props.bench.act('another-design', 'another design was added', addDesign(w.value, id))
+  props.bench.act('another-design', tr('another design was added'), addDesign(w.value, id))
   props.bench.lookAt(id)
 }
 /** How the present method takes to a surface, in its own words. */
@@ -83,9 +84,9 @@ const footprint = computed(() => {
 const measureRule = computed(() => {
   const m = kind.value.measure
   const say = (mm: number) => showLength(mm, sizeUnit(house.value))
-  if (m.by === 'wrap') return `once round: π × diameter + ${say(m.overlap.value)} overlap`
-  if (m.by === 'flat') return `the flat part, about ${Math.round(m.share.value * 100)} % of it`
-  if (m.by === 'panels') return `a panel: the cover less ${say(m.border.value)} at each side`
+  if (m.by === 'wrap') return tr('once round: π × diameter + {0} overlap', say(m.overlap.value))
+  if (m.by === 'flat') return tr('the flat part, about {0} % of it', Math.round(m.share.value * 100))
+  if (m.by === 'panels') return tr('a panel: the cover less {0} at each side', say(m.border.value))
   return ''
 })
 /** One scale for hand, piece and ruler. */
@@ -94,23 +95,27 @@ const child = computed(() => w.value.group.participants.filter((p) => p.age !== 
 const handMm = computed(() => (child.value ? 150 : 185))
 const call = (e: Event) => {
   const { now, before, taken } = typing(e)
-  props.bench.set(at.value.called, now || null, 'the piece got a name', 'type-called', before || null)
+  props.bench.set(at.value.called, now || null, tr('the piece got a name'), 'type-called', before || null)
   taken()
 }
 </script>
 <template>
   <div>
     <div class="head">
-      <h1>Piece</h1>
+      <h1>{{ $t('Piece') }}</h1>
       <p>
-        <b v-if="w.designs.length === 1">Everybody makes {{ /^[aeio]/.test(named) ? 'an' : 'a' }} {{ named }}.</b
-        ><b v-else>{{ plan.pieces }} of {{ plan.makers.length }} {{ plan.makers.length === 1 ? 'person' : 'people' }}.</b>{{ ' ' }}
+        <b v-if="w.designs.length === 1">{{ $t('Everybody makes {0} {1}.', /^[aeio]/.test(named) ? $t('an') : 'a', named) }}</b><b v-else>{{
+          $t('{0} of {1} {2}.', plan.pieces, plan.makers.length, plan.makers.length === 1 ? $t('person') : $t('people'))
+        }}</b
+        >{{ ' ' }}
         <span class="small two"
-          >Dries {{ kind.dries }}, on {{ footprint }} of shelf <SourceMark mark="E" />. For the way home: {{ kind.goesHome }}.</span
+          >{{ $t('Dries {0}, on {1} of shelf', kind.dries, footprint) }} <SourceMark mark="E" />{{
+            $t('. For the way home: {0}.', kind.goesHome)
+          }}</span
         >
       </p>
     </div>
-    <div class="shelf" role="radiogroup" aria-label="Kind of piece">
+    <div class="shelf" role="radiogroup" :aria-label="$t('Kind of piece')">
       <button
         v-for="k in pieceKinds"
         :key="k.id"
@@ -122,56 +127,58 @@ const call = (e: Event) => {
         @click="take(k)"
       >
         <PieceDrawing :kind="k.id" :drawing="w.drawing" :width="66" :outline="k.id === kind.id ? plan.outline : undefined" /><span>{{
-          k.id === 'custom' ? 'something else' : k.name
+          k.id === 'custom' ? $t('something else') : k.name
         }}</span>
       </button>
     </div>
     <div class="sizes">
       <LengthField
-        :label="kind.widthName"
+        :label="$t(kind.widthName)"
         :unit="sizeUnit(house)"
         :model-value="d.width"
-        @update:model-value="bench.set(at.width, $event, `${kind.widthName.toLowerCase()} became ${$event.text}`, 'type-width')"
+        @update:model-value="bench.set(at.width, $event, $t('{0} became {1}', kind.widthName.toLowerCase(), $event.text), 'type-width')"
       />
       <LengthField
-        :label="kind.heightName"
+        :label="$t(kind.heightName)"
         :unit="sizeUnit(house)"
         :model-value="d.height"
-        @update:model-value="bench.set(at.height, $event, `${kind.heightName.toLowerCase()} became ${$event.text}`, 'type-height')"
+        @update:model-value="bench.set(at.height, $event, $t('{0} became {1}', kind.heightName.toLowerCase(), $event.text), 'type-height')"
       />
       <StepField
         v-if="kind.measure.by === 'panels'"
-        label="Panels"
+        :label="$t('Panels')"
         :min="2"
         :max="60"
         :model-value="d.panels ?? kind.measure.usual.value"
-        :note="`${strip.panels} in a strip of ${showLength(strip.lengthMm, sizeUnit(house))}`"
-        @update:model-value="bench.set(at.panels, $event, `panels became ${$event}`)"
+        :note="$t('{0} in a strip of {1}', strip.panels, showLength(strip.lengthMm, sizeUnit(house)))"
+        @update:model-value="bench.set(at.panels, $event, $t('panels became {0}', $event))"
       />
       <label v-if="d.kind === 'custom'"
-        ><span class="label">Called</span
-        ><input class="field" v-steady="d.called ?? ''" maxlength="40" placeholder="bookmark, box lid" @input="call($event)"
+        ><span class="label">{{ $t('Called') }}</span
+        ><input class="field" v-steady="d.called ?? ''" maxlength="40" :placeholder="$t('bookmark, box lid')" @input="call($event)"
       /></label>
     </div>
     <div v-if="kind.outlines.length > 1" class="outlines">
       <SegmentChoice
-        label="Outline, from above"
+        :label="$t('Outline, from above')"
         :model-value="plan.outline"
         :options="kind.outlines.map((o) => ({ id: o, name: outlineNames[o] }))"
-        @update:model-value="bench.set(at.outline, $event, `the outline became ${outlineNames[$event]}`)"
+        @update:model-value="bench.set(at.outline, $event, $t('the outline became {0}', outlineNames[$event]))"
       />
       <p v-if="plan.outline !== 'straight'" class="small two">
-        The print is cut out along its line<template v-if="plan.outline === 'stone'">
-          <SourceMark mark="E" />: each stone differs, trim to yours</template
-        >. Medium for {{ Math.round(outlineShare(plan.outline) * 100) }} % of the box round it.
+        {{ $t('The print is cut out along its line')
+        }}<template v-if="plan.outline === 'stone'"> <SourceMark mark="E" />{{ $t(': each stone differs, trim to yours') }}</template
+        >{{ $t('. Medium for {0} % of the box round it.', Math.round(outlineShare(plan.outline) * 100)) }}
       </p>
     </div>
     <p v-if="kind.measure.by !== 'face'" class="rule-line">
-      <b>Picture {{ showLength(plan.picture.widthMm, sizeUnit(house)) }} × {{ showLength(plan.picture.heightMm, sizeUnit(house)) }}</b>
+      <b>{{
+        $t('Picture {0} × {1}', showLength(plan.picture.widthMm, sizeUnit(house)), showLength(plan.picture.heightMm, sizeUnit(house)))
+      }}</b>
       {{ measureRule }}
     </p>
     <div class="made-of">
-      <span id="made-of" class="label">Made of</span>
+      <span id="made-of" class="label">{{ $t('Made of') }}</span>
       <div class="surfaces" role="radiogroup" aria-labelledby="made-of">
         <button
           v-for="m in materials"
@@ -181,17 +188,19 @@ const call = (e: Event) => {
           class="plain surface"
           :class="{ on: m.id === d.material }"
           :aria-checked="m.id === d.material"
-          @click="bench.set(at.material, m.id, `${d.material} became ${m.name}`)"
+          @click="bench.set(at.material, m.id, $t('{0} became {1}', d.material, m.name))"
         >
-          <i class="swatch" :style="{ background: m.colour }" aria-hidden="true" /><b>{{ m.name }}</b
-          ><span class="small" :class="fits(m.id) ? 'two' : 'watch'">{{ fits(m.id) ?? `not for ${plan.recipe.name.toLowerCase()}` }}</span>
+          <i class="swatch" :style="{ background: m.colour }" aria-hidden="true" /><b>{{ $t(m.name) }}</b
+          ><span class="small" :class="fits(m.id) ? 'two' : 'watch'">{{
+            $t(fits(m.id) ?? 'not for {0}', $t(plan.recipe.name).toLowerCase())
+          }}</span>
         </button>
       </div>
-      <p v-if="surface" class="small two">{{ surface.prepare }}</p>
+      <p v-if="surface" class="small two">{{ $t(surface.prepare) }}</p>
     </div>
     <div class="well">
       <div class="scale">
-        <h3 aria-level="2">To scale</h3>
+        <h3 aria-level="2">{{ $t('To scale') }}</h3>
         <div class="things">
           <figure>
             <svg :width="handMm * 0.62 * perMm" :height="handMm * perMm" viewBox="0 0 62 100" aria-hidden="true">
@@ -203,7 +212,7 @@ const call = (e: Event) => {
               />
             </svg>
             <figcaption class="small two">
-              {{ child ? 'a child’s hand, about' : 'a hand, about' }} {{ showLength(handMm, sizeUnit(house)) }}
+              {{ child ? $t('a child’s hand, about') : $t('a hand, about') }} {{ showLength(handMm, sizeUnit(house)) }}
             </figcaption>
           </figure>
           <figure>
@@ -221,12 +230,12 @@ const call = (e: Event) => {
                   " /></span
               ><PieceEdge :outline="plan.outline"
             /></span>
-            <figcaption class="small two">{{ plan.pieceName }}</figcaption>
+            <figcaption class="small two">{{ $t(plan.pieceName) }}</figcaption>
           </figure>
         </div>
       </div>
       <div class="sheetside">
-        <h3 aria-level="2">{{ plan.print.grid.perSheet }} on a sheet</h3>
+        <h3 aria-level="2">{{ $t('{0} on a sheet', plan.print.grid.perSheet) }}</h3>
         <SheetDrawing
           :grid="plan.print.grid"
           :paper="plan.print.paper"
@@ -236,12 +245,12 @@ const call = (e: Event) => {
           :mirrored="plan.print.mirrored"
           :outline="plan.outline"
         />
-        <p class="small two">{{ plan.print.mirrored ? 'mirrored' : 'not mirrored' }}; dotted: the printer can’t reach</p>
+        <p class="small two">{{ $t('{0}; dotted: the printer can’t reach', plan.print.mirrored ? $t('mirrored') : $t('not mirrored')) }}</p>
       </div>
     </div>
     <p v-if="w.designs.length < limits.designs" class="another">
-      <v-btn @click="another">Make another design too</v-btn>
-      <span class="small two">everybody makes one of it, or only some</span>
+      <v-btn @click="another">{{ $t('Make another design too') }}</v-btn>
+      <span class="small two">{{ $t('everybody makes one of it, or only some') }}</span>
     </p>
   </div>
 </template>

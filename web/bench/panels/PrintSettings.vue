@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t as tr } from '#core/language'
 import { uuidv7 } from 'uuidv7'
 import { computed, ref } from 'vue'
 import { printersOf } from '#core/house'
@@ -30,17 +31,17 @@ const even = computed(() => plan.value.print.orientation.flips % 2 === 0)
 const know = <F extends 'print' | 'picture'>(field: F, set: Partial<NonNullable<Design[F]>>, label: string) =>
   props.bench.set(at.value[field] as Path<Design[F]>, JSON.parse(JSON.stringify({ ...d.value[field], ...set })) as Design[F], label)
 const three = [
-  { id: 'unknown', name: 'not known' },
+  { id: 'unknown', name: tr('not known') },
   { id: 'no', name: 'no' },
   { id: 'yes', name: 'yes' },
 ]
 const shown = (x: boolean | undefined) => (x === undefined ? 'unknown' : x ? 'yes' : 'no')
 const meant = (x: string) => (x === 'unknown' ? undefined : x === 'yes')
 const traits: { id: keyof NonNullable<Design['picture']>; name: string; said: string }[] = [
-  { id: 'pale', name: 'Skies, clouds, white lettering', said: 'pale parts' },
-  { id: 'faces', name: 'Faces', said: 'faces' },
-  { id: 'fine', name: 'Fine detail', said: 'fine detail' },
-  { id: 'precious', name: 'Originals, precious paper', said: 'precious originals' },
+  { id: 'pale', name: tr('Skies, clouds, white lettering'), said: tr('pale parts') },
+  { id: 'faces', name: tr('Faces'), said: 'faces' },
+  { id: 'fine', name: tr('Fine detail'), said: tr('fine detail') },
+  { id: 'precious', name: tr('Originals, precious paper'), said: tr('precious originals') },
 ]
 const pixels = computed(() => d.value.picture?.pixels)
 /** One side is said; the other, until somebody says it, is as the print's shape has it. */
@@ -48,19 +49,19 @@ function setPixels(which: 'width' | 'height', n: number) {
   const { widthMm, heightMm } = plan.value.picture
   const other = Math.min(99_999, Math.max(1, Math.round(which === 'width' ? (n * heightMm) / widthMm : (n * widthMm) / heightMm)))
   const now = pixels.value ?? (which === 'width' ? { width: n, height: other } : { width: other, height: n })
-  know('picture', { pixels: { ...now, [which]: n } }, `${which} of the smallest picture became ${n} pixels`)
+  know('picture', { pixels: { ...now, [which]: n } }, tr('{0} of the smallest picture became {1} pixels', which, n))
 }
 const dpi = computed(() => pixels.value && pixelsAnInch(pixels.value, plan.value.picture.widthMm, plan.value.picture.heightMm))
 
 const marking = ref<KeepClear['what']>('face')
 const boxes = computed(() => d.value.keepClear ?? [])
 const addBox = (b: Omit<KeepClear, 'id'>) =>
-  props.bench.set(at.value.keepClear, [...boxes.value, { id: uuidv7(), ...b }], `a ${b.what} is kept clear`)
+  props.bench.set(at.value.keepClear, [...boxes.value, { id: uuidv7(), ...b }], tr('a {0} is kept clear', b.what))
 const dropBox = (id: string) =>
   props.bench.set(
     at.value.keepClear,
     boxes.value.filter((b) => b.id !== id),
-    'a box was taken out',
+    tr('a box was taken out'),
   )
 /** A box by keys: in the middle of the picture, a third of its size. */
 function addMiddle() {
@@ -71,34 +72,34 @@ function addMiddle() {
 </script>
 <template>
   <div>
-    <h2>The prints</h2>
+    <h2>{{ $t('The prints') }}</h2>
     <div class="grid">
       <div class="choices">
         <slot />
         <div>
           <SegmentChoice
-            label="Lettering in them"
+            :label="$t('Lettering in them')"
             :model-value="d.lettering ? 'yes' : 'no'"
             :options="[
-              { id: 'no', name: 'no' },
-              { id: 'yes', name: 'yes' },
+              { id: 'no', name: $t('no') },
+              { id: 'yes', name: $t('yes') },
             ]"
             @update:model-value="
               bench.set(at.lettering, $event === 'yes', $event === 'yes' ? 'pictures got lettering' : 'pictures lost lettering')
             "
           />
-          <p class="small two">Lettering that reads backwards spoils a piece.</p>
+          <p class="small two">{{ $t('Lettering that reads backwards spoils a piece.') }}</p>
         </div>
         <div>
           <SegmentChoice
-            label="Print"
+            :label="$t('Print')"
             :model-value="d.mirrored === null ? 'advised' : d.mirrored ? 'yes' : 'no'"
             :options="[
               { id: 'advised', name: `as advised: ${plan.print.orientation.printMirrored ? 'mirrored' : 'not mirrored'}` },
-              { id: 'yes', name: 'mirrored' },
-              { id: 'no', name: 'not' },
+              { id: 'yes', name: $t('mirrored') },
+              { id: 'no', name: $t('not') },
             ]"
-            @update:model-value="bench.set(at.mirrored, $event === 'advised' ? null : $event === 'yes', 'the print setting changed')"
+            @update:model-value="bench.set(at.mirrored, $event === 'advised' ? null : $event === 'yes', $t('the print setting changed'))"
           />
           <FlipDrawing
             :drawing="w.drawing"
@@ -108,44 +109,63 @@ function addMiddle() {
             :lettering="d.lettering"
           />
           <p class="small" :class="even ? 'two' : plan.print.orientation.verdict === 'blocker' ? 'stop' : 'watch'">
-            {{ plan.print.orientation.flips }} {{ plan.print.orientation.flips === 1 ? 'flip' : 'flips' }}: the finished picture
-            {{ even ? 'reads right.' : 'is a mirror image.' }} {{ recipe.print.why }}
+            {{
+              $t(
+                '{0} {1}: the finished picture {2} {3}',
+                plan.print.orientation.flips,
+                plan.print.orientation.flips === 1 ? $t('flip') : $t('flips'),
+                even ? $t('reads right.') : $t('is a mirror image.'),
+                recipe.print.why,
+              )
+            }}
           </p>
         </div>
         <dl>
-          <dt>Prints</dt>
-          <dd><BecauseFigure :figure="plan.figures['prints']!" :say="say" name="Prints" :change="bench.change('prints')" /></dd>
-          <dt>Sheets</dt>
-          <dd><BecauseFigure :figure="plan.figures['sheets']!" :say="say" name="Sheets" :change="bench.change('sheets')" /></dd>
+          <dt>{{ $t('Prints') }}</dt>
+          <dd><BecauseFigure :figure="plan.figures['prints']!" :say="say" :name="$t('Prints')" :change="bench.change('prints')" /></dd>
+          <dt>{{ $t('Sheets') }}</dt>
+          <dd><BecauseFigure :figure="plan.figures['sheets']!" :say="say" :name="$t('Sheets')" :change="bench.change('sheets')" /></dd>
           <template v-if="d.pictures === 'own'"
-            ><dt>Copies of each</dt>
+            ><dt>{{ $t('Copies of each') }}</dt>
             <dd>
               <StepField
-                label="Copies of each"
+                :label="$t('Copies of each')"
                 :model-value="plan.print.copies"
                 :min="1"
                 :max="9"
                 :note="
                   w.choices.copies === undefined
-                    ? `so that everybody has a good one, ${Math.round(w.choices.confidence * 100)} % sure; one with a printer in the room`
-                    : 'you chose'
+                    ? $t(
+                        'so that everybody has a good one, {0} % sure; one with a printer in the room',
+                        Math.round(w.choices.confidence * 100),
+                      )
+                    : $t('you chose')
                 "
                 @update:model-value="
-                  bench.set(inWorkshop.choices.copies, $event, `${$event} ${$event === 1 ? 'copy' : 'copies'} of each picture`)
+                  bench.set(
+                    inWorkshop.choices.copies,
+                    $event,
+                    $t('{0} {1} of each picture', $event, $event === 1 ? $t('copy') : $t('copies')),
+                  )
                 "
               /></dd
           ></template>
-          <dt>Size</dt>
+          <dt>{{ $t('Size') }}</dt>
           <dd class="fig">{{ say.length(plan.print.widthMm) }} × {{ say.length(plan.print.heightMm) }}</dd>
           <template v-if="plan.tape"
-            ><dt>Tape</dt>
+            ><dt>{{ $t('Tape') }}</dt>
             <dd>
-              <BecauseFigure :figure="plan.figures['strips']!" :say="say" name="Strips a print" :text="`${plan.tape.strips} strips`" />
+              <BecauseFigure
+                :figure="plan.figures['strips']!"
+                :say="say"
+                :name="$t('Strips a print')"
+                :text="$t('{0} strips', plan.tape.strips)"
+              />
               <span class="small two"
-                >of {{ say.length(plan.tape.stripLengthMm) }}, {{ plan.tape.direction
-                }}<template v-if="plan.tape.fewerAt"
-                  >; {{ plan.tape.fewerAt.strips }} if the margin is {{ say.length(plan.tape.fewerAt.marginMm) }}</template
-                ></span
+                >{{ $t('of {0}, {1}', say.length(plan.tape.stripLengthMm), plan.tape.direction)
+                }}<template v-if="plan.tape.fewerAt">{{
+                  $t('; {0} if the margin is {1}', plan.tape.fewerAt.strips, say.length(plan.tape.fewerAt.marginMm))
+                }}</template></span
               >
             </dd></template
           >
@@ -166,48 +186,48 @@ function addMiddle() {
     </div>
     <section class="block two-cols">
       <div>
-        <h3>Printer and paper</h3>
+        <h3>{{ $t('Printer and paper') }}</h3>
         <SegmentChoice
-          label="Printed with"
+          :label="$t('Printed with')"
           :model-value="d.print?.printer ?? 'house'"
           :options="[
             { id: 'house', name: `this house’s: ${printersOf(house).join(' and ')}` },
-            { id: 'toner', name: 'toner' },
-            { id: 'inkjet', name: 'inkjet' },
+            { id: 'toner', name: $t('toner') },
+            { id: 'inkjet', name: $t('inkjet') },
           ]"
           @update:model-value="
-            know('print', { printer: $event === 'house' ? undefined : $event, smear: undefined }, `printed with ${$event}`)
+            know('print', { printer: $event === 'house' ? undefined : $event, smear: undefined }, $t('printed with {0}', $event))
           "
         />
         <SegmentChoice
-          label="Smear test: a wet finger over a corner"
+          :label="$t('Smear test: a wet finger over a corner')"
           :model-value="d.print?.smear ?? 'unknown'"
           :options="[
-            { id: 'unknown', name: 'not yet' },
-            { id: 'passed', name: 'stays' },
-            { id: 'failed', name: 'smears' },
+            { id: 'unknown', name: $t('not yet') },
+            { id: 'passed', name: $t('stays') },
+            { id: 'failed', name: $t('smears') },
           ]"
-          @update:model-value="know('print', { smear: $event === 'unknown' ? undefined : $event }, `smear test: ${$event}`)"
+          @update:model-value="know('print', { smear: $event === 'unknown' ? undefined : $event }, $t('smear test: {0}', $event))"
         />
         <StepField
-          label="Paper, g/m²"
+          :label="$t('Paper, g/m²')"
           :model-value="d.print?.gsm ?? 80"
           :min="10"
           :max="400"
-          :note="d.print?.gsm === undefined ? '80, by default' : '75 to 90 rubs off well'"
-          @update:model-value="know('print', { gsm: $event }, `paper became ${$event} g/m²`)"
+          :note="d.print?.gsm === undefined ? $t('80, by default') : $t('75 to 90 rubs off well')"
+          @update:model-value="know('print', { gsm: $event }, $t('paper became {0} g/m²', $event))"
           ><SourceMark mark="P"
         /></StepField>
         <SegmentChoice
-          label="Coated: photo, glossy, magazine cover"
+          :label="$t('Coated: photo, glossy, magazine cover')"
           :model-value="shown(d.print?.coated)"
           :options="three"
-          @update:model-value="know('print', { coated: meant($event) }, `coated paper: ${$event}`)"
+          @update:model-value="know('print', { coated: meant($event) }, $t('coated paper: {0}', $event))"
         />
       </div>
       <div>
-        <h3>Pictures that are not in</h3>
-        <p class="small two">What is known of them. Those that are in are judged one by one.</p>
+        <h3>{{ $t('Pictures that are not in') }}</h3>
+        <p class="small two">{{ $t('What is known of them. Those that are in are judged one by one.') }}</p>
         <SegmentChoice
           v-for="t in traits"
           :key="t.id"
@@ -218,7 +238,7 @@ function addMiddle() {
         />
         <div class="pixels">
           <StepField
-            label="Smallest: pixels wide"
+            :label="$t('Smallest: pixels wide')"
             :min="1"
             :max="99999"
             :unknown="!pixels"
@@ -226,7 +246,7 @@ function addMiddle() {
             @update:model-value="setPixels('width', $event)"
           />
           <StepField
-            label="pixels high"
+            :label="$t('pixels high')"
             :min="1"
             :max="99999"
             :unknown="!pixels"
@@ -236,51 +256,59 @@ function addMiddle() {
         </div>
         <p class="small two">
           <template v-if="dpi"
-            ><b>{{ dpi }} an inch</b> at this size; from 200 sharp, 150 fair <SourceMark mark="E"
+            ><b>{{ $t('{0} an inch', dpi) }}</b> {{ $t('at this size; from 200 sharp, 150 fair') }} <SourceMark mark="E"
           /></template>
-          <template v-else>Not known yet: nothing is judged before you say.</template>
+          <template v-else>{{ $t('Not known yet: nothing is judged before you say.') }}</template>
         </p>
       </div>
     </section>
     <section v-if="plan.tape" class="block two-cols">
       <div>
-        <h3>Strips, {{ plan.tape.direction }}</h3>
+        <h3>{{ $t('Strips, {0}', plan.tape.direction) }}</h3>
         <StripDrawing :layout="plan.tape" :picture="plan.picture" :drawing="w.drawing" :boxes="boxes" :what="marking" @add="addBox" />
       </div>
       <div>
         <p>
-          <b>{{ plan.tape.strips }} {{ plan.tape.strips === 1 ? 'strip' : 'strips' }} of {{ say.length(plan.tape.stripLengthMm) }}</b>
-          <span class="small two"
-            >, {{ say.length(plan.tape.slackMm) }} to slide. The dashed line is the middle: seams show most there.</span
-          >
+          <b>{{
+            $t('{0} {1} of {2}', plan.tape.strips, plan.tape.strips === 1 ? $t('strip') : $t('strips'), say.length(plan.tape.stripLengthMm))
+          }}</b>
+          <span class="small two">{{
+            $t(', {0} to slide. The dashed line is the middle: seams show most there.', say.length(plan.tape.slackMm))
+          }}</span>
         </p>
         <p v-if="plan.tape.fewerAt" class="small">
-          {{ plan.tape.fewerAt.strips }} {{ plan.tape.fewerAt.strips === 1 ? 'strip' : 'strips' }} if the margin is
-          {{ say.length(plan.tape.fewerAt.marginMm) }}.
+          {{
+            $t(
+              '{0} {1} if the margin is {2}.',
+              plan.tape.fewerAt.strips,
+              plan.tape.fewerAt.strips === 1 ? $t('strip') : $t('strips'),
+              say.length(plan.tape.fewerAt.marginMm),
+            )
+          }}
         </p>
         <SegmentChoice
-          label="Pull a box over each"
+          :label="$t('Pull a box over each')"
           :model-value="marking"
           :options="[
-            { id: 'face', name: 'face' },
-            { id: 'lettering', name: 'lettering' },
+            { id: 'face', name: $t('face') },
+            { id: 'lettering', name: $t('lettering') },
           ]"
           @update:model-value="marking = $event as KeepClear['what']"
         />
-        <v-btn class="add" @click="addMiddle">Add one in the middle</v-btn>
+        <v-btn class="add" @click="addMiddle">{{ $t('Add one in the middle') }}</v-btn>
         <ul class="boxes">
           <li v-for="(b, i) in boxes" :key="b.id">
             <span>{{ b.what }} {{ i + 1 }}, {{ say.length(b.widthMm) }} × {{ say.length(b.lengthMm) }}</span
-            ><v-btn :aria-label="`Take out ${b.what} ${i + 1}`" @click="dropBox(b.id)">Take out</v-btn>
+            ><v-btn :aria-label="$t('Take out {0} {1}', b.what, i + 1)" @click="dropBox(b.id)">{{ $t('Take out') }}</v-btn>
           </li>
         </ul>
         <p class="small" :class="plan.tape.seamOnKeepClearMm > 0 ? 'watch' : 'two'">
           {{
             plan.tape.seamOnKeepClearMm > 0
-              ? `${say.length(plan.tape.seamOnKeepClearMm)} of seam over them, and no shift is better.`
+              ? $t('{0} of seam over them, and no shift is better.', say.length(plan.tape.seamOnKeepClearMm))
               : boxes.length
-                ? 'No seam crosses them.'
-                : 'Nothing is kept clear yet.'
+                ? $t('No seam crosses them.')
+                : $t('Nothing is kept clear yet.')
           }}
         </p>
       </div>

@@ -16,36 +16,36 @@ const tables = computed(() => {
 </script>
 <template>
   <div>
-    <h1>Room</h1>
+    <h1>{{ $t('Room') }}</h1>
     <div class="facts">
       <div>
-        <span class="two small">Tables</span><br /><BecauseFigure
+        <span class="two small">{{ $t('Tables') }}</span><br /><BecauseFigure
           :figure="plan.figures['tables']!"
           :say="say"
-          name="Tables"
+          :name="$t('Tables')"
           :change="bench.change('tables')"
         />
       </div>
       <div v-if="plan.adults.matters">
-        <span class="two small">Adults needed</span><br /><BecauseFigure
+        <span class="two small">{{ $t('Adults needed') }}</span><br /><BecauseFigure
           :figure="plan.figures['adults']!"
           :say="say"
-          name="Adults needed"
+          :name="$t('Adults needed')"
           :change="bench.change('adults')"
         />
-        <span class="two small">{{ plan.adults.coming }} coming</span>
+        <span class="two small">{{ $t('{0} coming', plan.adults.coming) }}</span>
       </div>
       <div v-if="plan.shelf">
-        <span class="two small">Places on the shelf</span><br /><BecauseFigure
+        <span class="two small">{{ $t('Places on the shelf') }}</span><br /><BecauseFigure
           :figure="plan.figures['shelf']!"
           :say="say"
-          name="Places on the shelf"
+          :name="$t('Places on the shelf')"
           :change="bench.change('shelf')"
         />
-        <span class="two small">of {{ plan.shelf.capacity }}</span>
+        <span class="two small">{{ $t('of {0}', plan.shelf.capacity) }}</span>
       </div>
     </div>
-    <p class="small two">Who sits where: names are set in Group. Bigger heads are older.</p>
+    <p class="small two">{{ $t('Who sits where: names are set in Group. Bigger heads are older.') }}</p>
     <ul class="room">
       <li v-for="t in tables" :key="t.name" class="table">
         <span class="letter">{{ t.name }}</span>
@@ -57,7 +57,7 @@ const tables = computed(() => {
         </ol>
       </li>
     </ul>
-    <p v-if="!tables.length" class="empty two">Nobody to seat yet.</p>
+    <p v-if="!tables.length" class="empty two">{{ $t('Nobody to seat yet.') }}</p>
   </div>
 </template>
 <style scoped>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t as tr } from '#core/language'
 import { uuidv7 } from 'uuidv7'
 import { computed } from 'vue'
 import { addMinutes, clockOf, dateOf, isClock, isDate } from '#core/time'
@@ -23,7 +24,7 @@ const cards = computed(() =>
 const set = (s: Session, field: 'date' | 'start' | 'end' | 'room', e: Event) => {
   const { now, before, taken } = typing(e)
   if (field === 'date' ? !isDate(now) : field !== 'room' && !isClock(now)) return
-  props.bench.set(inWorkshop.sessions(s.id)[field], now, `class ${field} became ${now}`, `type-${field}`, before)
+  props.bench.set(inWorkshop.sessions(s.id)[field], now, tr('class {0} became {1}', field, now), `type-${field}`, before)
   taken()
 }
 function add() {
@@ -34,49 +35,58 @@ function add() {
     date: dateOf(from),
     start: clockOf(from),
     end: clockOf(addMinutes(from, usual?.minutes ?? 180)),
-    room: w.value.sessions.at(-1)?.room ?? 'Craft room',
+    room: w.value.sessions.at(-1)?.room ?? tr('Craft room'),
   }
-  props.bench.act('add-session', 'a class was added', [changed(inWorkshop.sessions(session.id), null, session)])
+  props.bench.act('add-session', tr('a class was added'), [changed(inWorkshop.sessions(session.id), null, session)])
 }
 /** The method has a wait between two sittings. */
 const waits = computed(() => plan.value.stages.some((s) => s.then?.cures))
-const remove = (s: Session) => props.bench.act('remove-session', 'a class was taken out', [changed(inWorkshop.sessions(s.id), s, null)])
+const remove = (s: Session) => props.bench.act('remove-session', tr('a class was taken out'), [changed(inWorkshop.sessions(s.id), s, null)])
 const places = computed(() => ['ahead', ...plan.value.sessions.map((s) => s.id), 'home'])
 const placeName = (p: string) =>
-  p === 'ahead' ? 'ahead' : p === 'home' ? 'at home' : `class ${plan.value.sessions.find((s) => s.id === p)?.number}`
-const moveStage = (stage: string, to: string) => props.bench.set(own.value.split(stage), to, `${stage} moved to ${placeName(to)}`)
+  p === 'ahead' ? 'ahead' : p === 'home' ? tr('at home') : tr('class {0}', plan.value.sessions.find((s) => s.id === p)?.number)
+const moveStage = (stage: string, to: string) => props.bench.set(own.value.split(stage), to, tr('{0} moved to {1}', stage, placeName(to)))
 </script>
 <template>
   <div>
     <div class="head">
-      <h1>Sessions</h1>
-      <v-btn :to="`/w/${w.id}/sessions`">Along the time</v-btn><v-btn :disabled="w.sessions.length >= 5" @click="add">Add a class</v-btn
-      ><v-btn v-if="w.sessions.length" :href="`/api/workshops/${w.id}/sessions.ics`">Calendar</v-btn>
+      <h1>{{ $t('Sessions') }}</h1>
+      <v-btn :to="`/w/${w.id}/sessions`">{{ $t('Along the time') }}</v-btn><v-btn :disabled="w.sessions.length >= 5" @click="add">{{
+        $t('Add a class')
+      }}</v-btn
+      ><v-btn v-if="w.sessions.length" :href="`/api/workshops/${w.id}/sessions.ics`">{{ $t('Calendar') }}</v-btn>
     </div>
     <p v-if="plan.nextClass && w.sessions.length < 5" class="small two">
-      One class more would usually be {{ say.at(plan.nextClass.from) }}.
+      {{ $t('One class more would usually be {0}.', say.at(plan.nextClass.from)) }}
     </p>
     <p v-if="!cards.length" class="empty">
-      <b>No class yet.</b>
-      <span class="two">Add one; {{ plan.recipe.name.toLowerCase() }} wants {{ waits ? 'two, with a wait between' : 'one' }}.</span>
+      <b>{{ $t('No class yet.') }}</b>
+      <span class="two">{{
+        $t('Add one; {0} wants {1}.', plan.recipe.name.toLowerCase(), waits ? $t('two, with a wait between') : $t('one'))
+      }}</span>
     </p>
     <section v-for="c in cards" :key="c.placed.id" class="card">
       <div class="which">
         <h3>
           <span class="num">{{ c.placed.number }}</span> {{ say.at(c.placed.from) }}
         </h3>
-        <v-btn :aria-label="`Take out class ${c.placed.number}`" @click="remove(c.session)">Take out</v-btn>
+        <v-btn :aria-label="$t('Take out class {0}', c.placed.number)" @click="remove(c.session)">{{ $t('Take out') }}</v-btn>
       </div>
       <div class="fields">
         <label
-          ><span class="label">Date</span><input type="date" v-steady="c.session.date" @input="set(c.session, 'date', $event)"
+          ><span class="label">{{ $t('Date') }}</span
+          ><input type="date" v-steady="c.session.date" @input="set(c.session, 'date', $event)"
         /></label>
         <label
-          ><span class="label">From</span><input type="time" v-steady="c.session.start" @input="set(c.session, 'start', $event)"
+          ><span class="label">{{ $t('From') }}</span
+          ><input type="time" v-steady="c.session.start" @input="set(c.session, 'start', $event)"
         /></label>
-        <label><span class="label">To</span><input type="time" v-steady="c.session.end" @input="set(c.session, 'end', $event)" /></label>
         <label
-          ><span class="label">Room</span
+          ><span class="label">{{ $t('To') }}</span
+          ><input type="time" v-steady="c.session.end" @input="set(c.session, 'end', $event)"
+        /></label>
+        <label
+          ><span class="label">{{ $t('Room') }}</span
           ><input type="text" maxlength="60" v-steady="c.session.room" @input="set(c.session, 'room', $event)"
         /></label>
       </div>
@@ -86,36 +96,37 @@ const moveStage = (stage: string, to: string) => props.bench.set(own.value.split
             quiet
             :figure="plan.figures[`session/${c.placed.id}`]!"
             :say="say"
-            :name="`Class ${c.placed.number}`"
+            :name="$t('Class {0}', c.placed.number)"
             :change="bench.change(`session/${c.placed.id}`)"
           />
-          of {{ c.load.availableMin }} min <b :class="c.all?.fits ? 'ok' : 'stop'">{{ c.all?.fits ? 'fits' : 'does not fit' }}</b><span
+          {{ $t('of {0} min', c.load.availableMin) }}
+          <b :class="c.all?.fits ? 'ok' : 'stop'">{{ c.all?.fits ? $t('fits') : $t('does not fit') }}</b><span
             v-if="plan.designs.length > 1"
             class="two small"
           >
-            all designs; below, {{ plan.pieceName }}</span
+            {{ $t('all designs; below, {0}', plan.pieceName) }}</span
           >
         </p>
         <div class="strip" aria-hidden="true">
-          <i class="set" :style="{ flex: 30 }">set up</i><i class="set" :style="{ flex: c.load.showMin }">show</i
+          <i class="set" :style="{ flex: 30 }">{{ $t('set up') }}</i><i class="set" :style="{ flex: c.load.showMin }">{{ $t('show') }}</i
           ><template v-for="s in c.load.stages" :key="s.id"
-            ><i :class="{ wait: !s.attended }" :style="{ flex: s.minutes }" :title="`${s.name}, ${s.minutes} min`">{{
+            ><i :class="{ wait: !s.attended }" :style="{ flex: s.minutes }" :title="$t('{0}, {1} min', s.name, s.minutes)">{{
               s.minutes >= 10 ? s.name : ''
             }}</i
-            ><i v-if="s.wait" class="wait" :style="{ flex: s.wait }" :title="`wait ${s.wait} min`">wait</i></template
-          ><i class="set" :style="{ flex: 20 }">clean up</i
+            ><i v-if="s.wait" class="wait" :style="{ flex: s.wait }" :title="$t('wait {0} min', s.wait)">{{ $t('wait') }}</i></template
+          ><i class="set" :style="{ flex: 20 }">{{ $t('clean up') }}</i
           ><i v-if="c.load.fits" class="free" :style="{ flex: c.load.availableMin - c.load.neededMin }" />
         </div>
       </template>
-      <p v-else class="two small">Nothing is planned in it.</p>
+      <p v-else class="two small">{{ $t('Nothing is planned in it.') }}</p>
     </section>
     <template v-if="cards.length">
-      <h3 class="gap">What is done where</h3>
+      <h3 class="gap">{{ $t('What is done where') }}</h3>
       <table class="small">
         <tbody>
           <tr v-for="s in plan.stages" :key="s.id">
-            <th>{{ s.name }}</th>
-            <td>{{ s.minutes.value }} min{{ s.attended ? '' : ', nobody works' }}</td>
+            <th>{{ $t(s.name) }}</th>
+            <td>{{ $t('{0} min{1}', s.minutes.value, s.attended ? '' : $t(', nobody works')) }}</td>
             <td>
               <span class="places"
                 ><template v-for="p in places" :key="p"
@@ -135,9 +146,9 @@ const moveStage = (stage: string, to: string) => props.bench.set(own.value.split
           </tr>
         </tbody>
       </table>
-      <v-btn v-if="plan.splitChosen" class="gap" @click="bench.set(own.split, {}, 'the usual split came back')"
-        >Back to the usual split</v-btn
-      >
+      <v-btn v-if="plan.splitChosen" class="gap" @click="bench.set(own.split, {}, $t('the usual split came back'))">{{
+        $t('Back to the usual split')
+      }}</v-btn>
     </template>
   </div>
 </template>

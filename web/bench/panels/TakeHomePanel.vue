@@ -17,21 +17,20 @@ const who = (sheets: TakeHomeSheet[]) => [...new Set(sheets.map((s) => s.name ??
 <template>
   <div>
     <div class="head">
-      <h1>Take-home</h1>
-      <v-btn color="primary" variant="flat" :to="`/w/${id}/take-home`">Look at the sheets</v-btn>
+      <h1>{{ $t('Take-home') }}</h1>
+      <v-btn color="primary" variant="flat" :to="`/w/${id}/take-home`">{{ $t('Look at the sheets') }}</v-btn>
     </div>
-    <p v-if="!plan.sessions.length" class="empty two">Once there is a date, each sheet can say when its piece is ready.</p>
+    <p v-if="!plan.sessions.length" class="empty two">{{ $t('Once there is a date, each sheet can say when its piece is ready.') }}</p>
     <section v-for="x in groups" :key="x.g">
       <h3>
         {{ homeGroupName(x.g) }} <span class="n">{{ x.sheets.length }}</span>
       </h3>
       <p v-if="x.sheets[0]!.ready" class="small">
-        <b>From {{ say.at(x.sheets[0]!.ready.tellAt) }}</b
-        >, never before {{ say.at(x.sheets[0]!.ready.neverBefore) }}
+        <b>{{ $t('From {0}', say.at(x.sheets[0]!.ready.tellAt)) }}</b>{{ $t(', never before {0}', say.at(x.sheets[0]!.ready.neverBefore)) }}
       </p>
       <p class="two">{{ who(x.sheets) }}</p>
     </section>
-    <p class="small two">State and laid time of one person’s piece are set on the sheet itself.</p>
+    <p class="small two">{{ $t('State and laid time of one person’s piece are set on the sheet itself.') }}</p>
   </div>
 </template>
 <style scoped>

@@ -70,11 +70,13 @@ export function inLanguage<T>(l: Language, say: () => T): T {
 /** The catalogue that is spoken; undefined in English. */
 export const catalogue = (): Catalogue | undefined => taught.get(current)
 
-/** A text in the language that is spoken: by its English, with `{0}`, `{1}` … filled in. What nobody has translated (what people typed,
+/** A text in the language that is spoken: by its English, with `{0}`, `{1}` … filled in. What stands after a bar is not said: it tells
+ *  apart what English says in one word, "surface|column". What nobody has translated (what people typed,
  *  recipes of the house) stays as it is. */
 export function t(text: string, ...values: readonly (string | number | null | undefined)[]): string {
   const c = catalogue()
-  const said = c ? translated(text, c) : text
+  const [english = ''] = text.split('|')
+  const said = c ? (c.words[text] ?? translated(english, c)) : english
   const whole = values.length === 0 ? said : said.replace(/\{(\d)\}/g, (_, n: string) => filled(values[Number(n)], c))
   // "7:10 p. m." at the end of a sentence ends it.
   return c ? whole.replace(/(\.\u00a0m\.)\./g, '$1') : whole

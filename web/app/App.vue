@@ -86,8 +86,8 @@ onMounted(() => {
 })
 /** The page speaks as its house does, unless this device has a language of its own. */
 watch(
-  () => (house.value ?? desk.houseList[0])?.language,
-  (l) => desk.ready && void followHouse(l).catch(() => undefined),
+  () => [desk.ready, (house.value ?? desk.houseList[0])?.language] as const,
+  ([ready, l]) => ready && void followHouse(l).catch(() => undefined),
   { immediate: true },
 )
 const other = computed(() => (language.value === 'es' ? ('en' as const) : ('es' as const)))

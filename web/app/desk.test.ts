@@ -382,7 +382,7 @@ describe('what is told of the connection and of documents', () => {
   it('says what failed when nothing can be loaded, and is well again afterwards', async () => {
     server.away = true
     const desk = useDesk()
-    await desk.load()
+    await desk.start()
     expect([desk.failed, desk.offline, desk.ready]).toEqual(['no connection', true, false])
     server.away = false
     await desk.load()

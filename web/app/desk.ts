@@ -249,6 +249,7 @@ export const useDesk = defineStore('desk', () => {
 
   /** The last event that all that was loaded has. */
   let lastEvent = ''
+  let [here, keptIsKnown] = [false, false]
   async function load(): Promise<void> {
     try {
       const desk = await api.desk([...wanted].slice(0, mostAtOnce))
@@ -256,7 +257,9 @@ export const useDesk = defineStore('desk', () => {
       lastEvent = desk.last
       happen({ kind: 'loaded', ...desk })
       failed.value = undefined
-      ready.value = true
+      here = true
+      // What this browser kept stands with it: nothing is called saved before it is known.
+      if (keptIsKnown) ready.value = true
     } catch (e) {
       failed.value = e instanceof Error ? e.message : String(e)
       return happen({ kind: 'lost' })
@@ -285,6 +288,8 @@ export const useDesk = defineStore('desk', () => {
     const held = await others()
     const adopted = open.map((u) => (held?.has(u.tab) ? u : { ...u, tab: named.tab }))
     happen({ kind: 'kept', pending: left, unsettled: adopted })
+    keptIsKnown = true
+    ready.value = here
     if (channel)
       channel.onmessage = (m: MessageEvent<DeskEvent>) => {
         happen(m.data)

@@ -13,12 +13,16 @@ export function ofDevice(): Language | undefined {
   return languages.find((l) => l === kept)
 }
 
+/** Fetches a language, without speaking it yet: for a sheet of paper. */
+export async function know(l: Language): Promise<void> {
+  if (isTaught(l)) return
+  const { spanish } = await import('#core/spanish')
+  teach(spanish)
+}
+
 /** Speaks a language, fetched when it is first needed. Where it cannot be fetched, the page goes on as it is. */
 export async function setLanguage(l: Language): Promise<void> {
-  if (!isTaught(l)) {
-    const { spanish } = await import('#core/spanish')
-    teach(spanish)
-  }
+  await know(l)
   speak(l)
   language.value = l
   document.documentElement.lang = l

@@ -66,7 +66,7 @@ const name = computed(() => {
   return p
     ? `${p.name ?? tr('Seat {0}', plan.value?.seats[p.id])}’s ${plan.value?.pieceName ?? 'piece'}`
     : w.value
-      ? `A ${plan.value?.pieceName}`
+      ? tr('A {0}', plan.value?.pieceName)
       : tr('Your piece')
 })
 const what = computed(() => symptoms.filter((s) => seen.value.includes(s.id)).map((s) => s.name))

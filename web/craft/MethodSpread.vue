@@ -138,7 +138,7 @@ const amount = (m: MaterialUse): [string, Figure | undefined] => {
         <ul class="lines">
           <li v-for="m in recipe.materials" :key="m.material">
             <span
-              ><b>{{ m.material === 'blank' ? $t('Blank') : materialOf(m.material).name }}</b>
+              ><b>{{ m.material === 'blank' ? $t('Blank') : $t(materialOf(m.material).name) }}</b>
               <span class="small two">{{ $t(m.note) }}</span></span
             ><span class="small"
               >{{ amount(m)[0] }} <SourceMark v-if="amount(m)[1]" :mark="amount(m)[1]!.mark" />{{

@@ -24,8 +24,8 @@ function reason(r: Row): string {
 const lower = (s: string) => s[0]!.toLowerCase() + s.slice(1)
 const cells = (r: Row): [string, Cell, string][] => [
   ['surface', r.cells.surface, surface(r)],
-  ['print', r.cells.ink, tr(String(r.cells.ink.value))],
-  ['whites', r.cells.whites, r.cells.whites.value === 'surface' ? surface(r) : tr(String(r.cells.whites.value))],
+  ['print', r.cells.ink, tr(`${r.cells.ink.value}|cell`)],
+  ['whites', r.cells.whites, r.cells.whites.value === 'surface' ? surface(r) : tr(`${r.cells.whites.value}|cell`)],
   ['care', r.cells.hazard, tr(String(r.cells.hazard.value))],
   ['wait', r.cells.wait, waitOf(Number(r.cells.wait.value))],
   ['cost', r.cells.cost, props.say.money(Number(r.cells.cost.value))],
@@ -51,7 +51,7 @@ function waitOf(min: number): string {
       <span>{{ $t('Steps,') }} <i class="night" /> {{ $t('is a night') }}</span
       ><span class="bars"
         ><i v-for="i in rows[0]?.sessions.length ?? 0" :key="i" class="bar-head">{{ i }}</i></span
-      ><span v-for="c in rows[0] ? cells(rows[0]) : []" :key="c[0]" class="cell">{{ $t(c[0]) }}</span>
+      ><span v-for="c in rows[0] ? cells(rows[0]) : []" :key="c[0]" class="cell">{{ $t(`${c[0]}|column`) }}</span>
     </div>
     <button
       v-for="r in rows"
@@ -89,9 +89,11 @@ function waitOf(min: number): string {
         }}</span></span
       >
       <span v-for="c in cells(r)" :key="c[0]" class="cell" :class="weight(r, c[1])"
-        ><span class="sr">{{ $t(c[0]) }}: </span><VerdictShape v-if="weight(r, c[1]) !== 'fine'" :state="mark(r, c[1])" :size="11" />{{
-          c[2]
-        }}</span
+        ><span class="sr">{{ $t(c[0]) }}: </span><VerdictShape v-if="weight(r, c[1]) !== 'fine'" :state="mark(r, c[1])" :size="11" /><span
+          class="said"
+          :title="c[2]"
+          >{{ c[2] }}</span
+        ></span
       >
     </button>
   </div>
@@ -134,7 +136,6 @@ function waitOf(min: number): string {
 }
 .name {
   font: 750 18.5px/1.1 var(--f-head);
-  white-space: nowrap;
 }
 .verdict {
   grid-column: 2 / -1;
@@ -215,6 +216,13 @@ function waitOf(min: number): string {
 .cell.stop {
   color: var(--stop);
   font-weight: 700;
+}
+/* What a narrow column cannot hold is cut, and whole under the pointer and for a screen reader. */
+.said,
+.heads .cell {
+  overflow: hidden;
+  text-overflow: ellipsis;
+  display: block;
 }
 .cell svg {
   flex: none;

@@ -186,7 +186,7 @@ const value = (e: Event) => (e.target as HTMLInputElement).value
     <h3 class="gap">{{ $t('Things') }}</h3>
     <ul class="things">
       <li v-for="m in amounts" :key="m.material" :class="{ gone: of.dropped(`materials/${m.material}`) }">
-        <b>{{ m.material === 'blank' ? $t('Blank') : materialOf(m.material).name }}</b>
+        <b>{{ m.material === 'blank' ? $t('Blank') : $t(materialOf(m.material).name) }}</b>
         <label
           ><span class="sr">{{ $t('how many {0}', materialOf(m.material).name) }}</span
           ><input

@@ -82,7 +82,7 @@ const errands = computed(() =>
     early: minutesBetween(view.value.from, e.by) < 0,
   })),
 )
-const title = computed(() => plan.value?.sessions.map((s) => say.value!.at(s.from)).join(', then ') ?? '')
+const title = computed(() => plan.value?.sessions.map((s) => say.value!.at(s.from)).join(tr(', then ')) ?? '')
 const cure = computed(() => plan.value?.split.cure)
 const findings = computed(() => plan.value!.findings.filter((f) => f.decision === 'sessions'))
 
@@ -251,7 +251,7 @@ onBeforeUnmount(() => window.removeEventListener('resize', measure))
           )
         }}</template
       ><template v-else>{{ $t('Nothing has to cure between classes.') }}</template>
-      <span class="two"> {{ $t('Drag a class along the time, or choose it and use the arrow keys.') }}</span>
+      <span class="two">&ensp;{{ $t('Drag a class along the time, or choose it and use the arrow keys.') }}</span>
     </p>
     <div class="cols">
       <section>

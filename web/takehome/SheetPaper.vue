@@ -28,7 +28,7 @@ defineProps<{
     <section class="when">
       <div>
         <p class="h">{{ text.headline }}</p>
-        <p class="big">{{ text.when }}</p>
+        <p class="big" :class="{ two: text.when.includes('\n') }">{{ text.when }}</p>
         <p v-if="text.never">
           <b>{{ text.never }}</b>
         </p>
@@ -53,19 +53,19 @@ defineProps<{
     </ol>
     <div class="lists">
       <section v-if="text.bag.length">
-        <p class="h">{{ $t('In the bag') }}</p>
+        <p class="h">{{ text.titles.bag }}</p>
         <ul class="boxes">
           <li v-for="b in text.bag" :key="b">{{ b }}</li>
         </ul>
       </section>
       <section v-if="text.faults.length">
-        <p class="h">{{ $t('What if') }}</p>
+        <p class="h">{{ text.titles.whatIf }}</p>
         <p v-for="f in text.faults" :key="f.seen">
           <b>{{ f.seen }}</b> {{ f.now }}
         </p>
       </section>
       <section v-if="text.cautions.length">
-        <p class="h">{{ $t('Take care') }}</p>
+        <p class="h">{{ text.titles.care }}</p>
         <ul>
           <li v-for="c in text.cautions" :key="c">{{ c }}</li>
         </ul>
@@ -80,6 +80,14 @@ defineProps<{
   </article>
 </template>
 <style scoped>
+/* In two languages each says its own line. */
+.paper p {
+  white-space: pre-line;
+}
+.big.two {
+  font-size: 26px !important;
+  color: inherit;
+}
 .paper {
   --paper: #fff;
   --stock: #fff;

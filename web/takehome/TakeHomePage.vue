@@ -5,7 +5,9 @@ import { computed, onBeforeUnmount, onMounted, ref } from 'vue'
 import { useRoute } from 'vue-router'
 import { homeGroups, sheetKey, type TakeHomeSheet } from '#core/takehome'
 import { planOf } from '#core/plan'
-import { homeGroupName, seatOf, sheetText, stateWord, type Wording } from '#core/phrases'
+import { inLanguage, type Language } from '#core/language'
+import { homeGroupName, inBoth, seatOf, sheetText, stateWord, type Wording } from '#core/phrases'
+import { know, language } from '../app/language'
 import type { PieceState } from '#core/recipe'
 import { clockOf as clockText, dateOf, inZone, isClock, isDate, placeLocal } from '#core/time'
 import LostPage from '../app/LostPage.vue'
@@ -31,13 +33,24 @@ const sheet = computed(
   () =>
     plan.value?.takeHome.find((s) => sheetKey(s) === chosen.value) ?? plan.value?.takeHome.find((s) => s.ready) ?? plan.value?.takeHome[0],
 )
-const text = computed(() => sheetText(sheet.value!, plan.value!, workshop.value!, house.value!, wording.value))
+/** What the sheets speak: as the page does, unless somebody chooses; two stand on one sheet. */
+const spoken = ref<'en' | 'es' | 'es,en'>()
+const tongue = computed(() => spoken.value ?? language.value)
+async function speakOn(l: 'en' | 'es' | 'es,en') {
+  if (l !== 'en') await know('es')
+  spoken.value = l
+}
+const text = computed(() => {
+  const said = (l: Language) => inLanguage(l, () => sheetText(sheet.value!, plan.value!, workshop.value!, house.value!, wording.value))
+  const [first, second] = tongue.value.split(',') as [Language, Language?]
+  return second ? inBoth(said(first), said(second)) : said(first)
+})
 const several = computed(() => (plan.value?.designs.length ?? 1) > 1)
 const who = (s: TakeHomeSheet) => s.name ?? seatOf(plan.value!, s)
 /** The plan of the sheet's own design. */
 const own = computed(() => planOf(plan.value!, sheet.value!.design))
 const size = computed(() => paper.value ?? house.value?.paper ?? 'letter')
-const query = computed(() => `wording=${wording.value}&paper=${size.value}&black=${black.value ? 1 : 0}`)
+const query = computed(() => `wording=${wording.value}&paper=${size.value}&black=${black.value ? 1 : 0}&language=${tongue.value}`)
 const pdf = (one?: string) => `/api/workshops/${id.value}/take-home.pdf?${query.value}${one ? `&who=${one}` : ''}`
 const states = computed<PieceState[]>(() => ['to-print', 'printed', ...(sheet.value?.chain ?? [])])
 const stored = computed(() => {
@@ -183,6 +196,19 @@ onBeforeUnmount(() => window.removeEventListener('imprenta:print', print))
             { id: 'large', name: $t('Large') },
           ]"
           @update:model-value="wording = $event as Wording"
+        />
+      </div>
+      <div class="opt">
+        <span>{{ $t('Language') }}</span><SegmentChoice
+          :label="$t('Language')"
+          hide-label
+          :model-value="tongue"
+          :options="[
+            { id: 'en', name: 'English' },
+            { id: 'es', name: 'Español' },
+            { id: 'es,en', name: $t('Both') },
+          ]"
+          @update:model-value="speakOn($event)"
         />
       </div>
       <div class="opt"><v-checkbox v-model="black" :label="$t('Black ink only')" /></div>

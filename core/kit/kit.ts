@@ -32,6 +32,8 @@ export interface KitNeeds {
   strips: { perPrint: number; lengthMm: number }
   share: Record<string, ShareBy>
   cupboard: Record<string, number>
+  /** What of it the workshops before take. */
+  reserved: Readonly<Record<string, number>>
   kind: string
   figures: Figures
 }
@@ -39,12 +41,16 @@ export interface KitNeeds {
 export interface ToGet {
   purchase: Purchase | Refusal
   packs: (Pack & { count: number })[]
+  /** In the cupboard, and what of it the workshops before take. */
   have: number
+  reserved?: number
 }
 
 export interface KitLine {
   /** Names the line among the others: the material, and its kind or design where several designs need different ones. */
   key: string
+  /** Its key in the cupboard. */
+  cupboard: string
   material: string
   name: string
   note: string
@@ -84,6 +90,7 @@ function line(use: MaterialUse, needs: KitNeeds, all: readonly MaterialUse[]): K
   const sheets = use.basis === 'print' && needs.perSheet > 0 ? Math.ceil(needs.prints / needs.perSheet) : undefined
   return {
     key: use.material,
+    cupboard: cupboardKey(use.material, needs),
     material: use.material,
     name: material.name,
     note: use.note,
@@ -263,15 +270,17 @@ const cupboardKey = (id: string, needs: KitNeeds) => (id === 'blank' ? `blank-${
 
 function buy(material: Material, id: string, need: Decimal, needs: KitNeeds): ToGet {
   const have = needs.cupboard[cupboardKey(id, needs)] ?? 0
+  const reserved = Math.min(have, needs.reserved[cupboardKey(id, needs)] ?? 0)
+  const there = { have, ...(reserved > 0 && { reserved }) }
   const offered = packsFor(material, needs)
-  if (material.packs.length === 0) return { purchase: { toBuy: 0, packs: [], costMinor: 0, leftOver: 0 }, packs: [], have }
+  if (material.packs.length === 0) return { purchase: { toBuy: 0, packs: [], costMinor: 0, leftOver: 0 }, packs: [], ...there }
   const micro = (n: number | Decimal) => new Decimal(n).times(1e6).ceil().toNumber()
   const purchase = cheapestPacks({
     need: micro(need.toDecimalPlaces(3, Decimal.ROUND_UP)),
-    cupboard: micro(have),
+    cupboard: micro(new Decimal(have).minus(reserved)),
     packs: offered.map((p) => ({ size: micro(p.size), priceMinor: p.priceMinor })),
   })
-  return { purchase, packs: isRefusal(purchase) ? [] : purchase.packs.map((p) => ({ ...offered[p.index]!, count: p.count })), have }
+  return { purchase, packs: isRefusal(purchase) ? [] : purchase.packs.map((p) => ({ ...offered[p.index]!, count: p.count })), ...there }
 }
 
 /** What is used up, at the price a unit of the pack that is cheapest a unit. */

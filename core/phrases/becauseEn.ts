@@ -27,7 +27,7 @@ export const becauseRules: Record<string, string> = {
   'kit-area': 'Area × wet film × coats, plus waste, plus what stays in each cup and brush. 100 µm over 1 m² is 100 ml.',
   'kit-length': 'So much for each.',
   'kit-strips': 'Strips for each print; the end of a roll that is shorter than a strip is wasted.',
-  packs: 'What is needed less what is in the cupboard, in the cheapest packs that cover it.',
+  packs: 'What is needed less what is in the cupboard and no class before takes, in the cheapest packs that cover it.',
   strips: 'Strips that overlap, with a margin beyond each edge: the direction with the fewest, then the least tape.',
   shelf: 'One place for each piece from pressing to rubbing: people’s, spares and samples.',
   'session-time':
@@ -85,6 +85,7 @@ export const inputNames: Record<string, string> = {
   sheets: 'sheets',
   need: 'needed',
   cupboard: 'in the cupboard',
+  reserved: 'taken by classes before',
   cost: 'cost',
   'tape-width': 'tape width',
   overlap: 'overlap',

@@ -123,6 +123,7 @@ const packsBecause = (l: KitLine): Because =>
   because('packs', [
     { name: 'need', value: l.need },
     { name: 'cupboard', value: l.toGet.have },
+    ...(l.toGet.reserved ? [{ name: 'reserved', value: l.toGet.reserved }] : []),
     { name: 'cost', value: l.boughtMinor, unit: 'minor', ...priced(l) },
   ])
 /** The prices that a line's cost is made of. */

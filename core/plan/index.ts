@@ -20,5 +20,6 @@ export type {
 } from './shapes'
 export { decisionIds } from './shapes'
 export { planInput } from './input'
+export { mostBefore, planningInput, takesAlone, takesOf, workshopsBefore, type PlanningDesk } from './planning'
 export { stopsOf } from './findings'
 export { figureList, houseFigure, setFigure, type HouseFigure } from './figureList'

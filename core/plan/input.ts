@@ -10,5 +10,6 @@ export const planInput = v.object({
   evidence: v.optional(
     v.record(v.string(), v.object({ good: v.pipe(v.number(), v.minValue(0)), failed: v.pipe(v.number(), v.minValue(0)) })),
   ),
+  reserved: v.optional(v.record(v.pipe(v.string(), v.maxLength(64)), v.pipe(v.number(), v.minValue(0)))),
   now: instant(),
 })

@@ -153,6 +153,7 @@ export function planKit(
     strips: { perPrint: tape?.strips ?? 0, lengthMm: tape?.stripLengthMm ?? 0 },
     share: s.workshop.choices.share,
     cupboard: s.house.cupboard,
+    reserved: s.reserved,
     kind: s.kind.id,
     figures: s.figures,
   }

@@ -17,6 +17,8 @@ export interface PlanInput {
   workshop: Workshop
   house: House
   recipes?: readonly Recipe[]
+  /** What the workshops before this one take from the cupboard, by key. */
+  reserved?: Readonly<Record<string, number>>
   /** What this house has counted: good and failed pieces by recipe id. */
   evidence?: Record<string, { good: number; failed: number }>
   now: Zoned

@@ -74,6 +74,7 @@ export interface Situation {
   turns: Turns[]
   setting: Setting
   evidence: { good: number; failed: number }
+  reserved: Readonly<Record<string, number>>
   allow: Allow
   printers: readonly Ink[]
   recipes: readonly Recipe[]
@@ -118,7 +119,7 @@ function makersAt(tables: Seating, all: readonly Participant[], makers: readonly
 }
 
 export function situate(
-  { workshop, house, recipes = recipesOf(house), evidence = {}, now }: PlanInput,
+  { workshop, house, recipes = recipesOf(house), evidence = {}, reserved = {}, now }: PlanInput,
   design: Design = workshop.designs[0]!,
 ): Situation {
   const makers = makersOf(workshop, design)
@@ -180,6 +181,7 @@ export function situate(
       places: placesOf(workshop, resolved),
       ...lastLaid(workshop, design),
     },
+    reserved,
     allow: allowed(workshop),
     printers: printersOf(house),
     recipes,

@@ -182,8 +182,8 @@ export const sentences: Record<string, string> = {
   'So much for each.': 'Tanto por cada una.',
   'Strips for each print; the end of a roll that is shorter than a strip is wasted.':
     'Tiras por cada impresión; el final de un rollo más corto que una tira se pierde.',
-  'What is needed less what is in the cupboard, in the cheapest packs that cover it.':
-    'Lo que se necesita menos lo que hay en el armario, en los envases más baratos que lo cubren.',
+  'What is needed less what is in the cupboard and no class before takes, in the cheapest packs that cover it.':
+    'Lo que se necesita menos lo que hay en el armario y no se lleva ninguna clase anterior, en los envases más baratos que lo cubren.',
   'Strips that overlap, with a margin beyond each edge: the direction with the fewest, then the least tape.':
     'Tiras que se solapan, con un margen más allá de cada borde: la dirección con menos tiras, y luego con menos cinta.',
   'One place for each piece from pressing to rubbing: people’s, spares and samples.':
@@ -461,4 +461,7 @@ export const sentences: Record<string, string> = {
   'any|cell': 'todas',
   Language: 'Idioma',
   Both: 'Los dos',
+  Mon: 'Lun',
+  'taken by classes before': 'lo llevan clases anteriores',
+  '{0} in the cupboard, {1} for classes before': '{0} en el armario, {1} para clases anteriores',
 }

@@ -2,14 +2,12 @@ import type pg from 'pg'
 import * as v from 'valibot'
 import { planFormat, writeWorkshop } from '#core/exchange'
 import type { House } from '#core/house'
-import { planWorkshop, type Plan } from '#core/plan'
 import { inLanguage, languages, t, teach, type Language } from '#core/language'
 import { beforeMarkdown, beforeText, inBoth, sayPlan, seatOf, sheetMarkdown, sheetText } from '#core/phrases'
 import { readInput } from '#core/reasons'
 import { spanish } from '#core/spanish'
-import type { Workshop } from '#core/workshop'
 import type { Clock } from '../clock'
-import { loadHouse, loadWorkshop } from '../desk/documents'
+import { planOfDesk, type Planned } from '../desk/planning'
 import { NotFound } from '../errors'
 import { beforePdf } from './beforePdf'
 import { calendarOf } from './calendar'
@@ -36,11 +34,6 @@ const options = v.object({
 teach(spanish)
 const spoken = (house: House, asked: { language?: Language[] | undefined }): Language[] => asked.language ?? [house.language ?? 'en']
 
-interface Planned {
-  workshop: Workshop
-  house: House
-  plan: Plan
-}
 interface Paper {
   type: string
   name: string
@@ -103,11 +96,8 @@ export interface PaperAsked {
 
 /** A workshop in an open format: JSON, CSV, iCalendar, PDF or Markdown. */
 export async function makePaper(pool: pg.Pool, clock: Clock, { which, id, query }: PaperAsked): Promise<Paper> {
-  const workshop = (await loadWorkshop(pool, id))?.body
-  const house = workshop && (await loadHouse(pool, workshop.houseId))?.body
-  if (!workshop || !house) throw new NotFound('This workshop is not here any more.')
   const make: (p: Planned, query: unknown) => Paper | Promise<Paper> = makers[which]
-  return make({ workshop, house, plan: planWorkshop({ workshop, house, now: clock.now(house.timeZone) }) }, query)
+  return make(await planOfDesk(pool, clock, id), query)
 }
 
 function sheets({ plan, workshop, house }: Planned, query: unknown) {

@@ -2,7 +2,7 @@ import type pg from 'pg'
 import { uuidv7 } from 'uuidv7'
 import * as v from 'valibot'
 import { printersOf, sizeUnit, type House } from '#core/house'
-import { planOf, planWorkshop, type Plan } from '#core/plan'
+import { planOf, type Plan } from '#core/plan'
 import {
   allOut,
   beginLayout,
@@ -23,7 +23,7 @@ import { change, inWorkshop, newPiece, piecesOf, type Workshop } from '#core/wor
 import type { Clock } from '../clock'
 import { inTransaction, maybeOne, type Db } from '../db/query'
 import { applyCommands, lock } from '../desk/commands'
-import { loadHouse, loadWorkshop } from '../desk/documents'
+import { planOfDesk } from '../desk/planning'
 import { NotFound } from '../errors'
 import { enlarge } from './darkroom'
 import { loadJob, loadJobs, loadPrinter, storeJob, storePrinter, type Job } from './jobs'
@@ -83,11 +83,9 @@ interface Found {
 }
 
 async function find(pool: pg.Pool, clock: Clock, id: string, design?: string): Promise<Found> {
-  const workshop = (await loadWorkshop(pool, id))?.body
-  const house = workshop && (await loadHouse(pool, workshop.houseId))?.body
-  if (!workshop || !house) throw new NotFound('This workshop is not here any more.')
+  const { workshop, house, plan: whole } = await planOfDesk(pool, clock, id)
   if (design !== undefined && !workshop.designs.some((d) => d.id === design)) throw new NotFound('This design is not here any more.')
-  const plan = planOf(planWorkshop({ workshop, house, now: clock.now(house.timeZone) }), design ?? workshop.designs[0]!.id)
+  const plan = planOf(whole, design ?? workshop.designs[0]!.id)
   const { widthMm, heightMm, marginMm } = plan.print.paper
   const all = printsOf(plan, workshop, { widthMm: widthMm - 2 * marginMm, heightMm: heightMm - 2 * marginMm })
   const jobs = await loadJobs(pool, id)

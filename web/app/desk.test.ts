@@ -1,6 +1,8 @@
 import 'fake-indexeddb/auto'
 import { createPinia, setActivePinia } from 'pinia'
 import { beforeEach, describe, expect, it, vi } from 'vitest'
+import type { House } from '#core/house'
+import { takesAlone, workshopsBefore } from '#core/plan'
 import { setHeadcount } from '#core/workshop'
 import { browserWith, DeskServer } from '../testing/deskServer'
 import { useDesk } from './desk'
@@ -331,6 +333,28 @@ describe('undo', () => {
     await quiet()
     expect(desk.unsettled.map((u) => u.clashes!.map((c) => c.path))).toEqual([['pieces/new-d1']])
     expect(server.workshop(id).group.participants).toHaveLength(19)
+  })
+})
+
+describe('what the workshops before one take from the cupboard', () => {
+  it('is fetched, worked out on the way, and counted in its plan; nothing else waits for it', async () => {
+    const later = 'heron-pages'
+    const desk = useDesk()
+    desk.want([later])
+    await desk.start()
+    const house = server.docs.get('house/saltbox')!.body as House
+    const w = () => desk.workshop(later)!
+    expect(desk.plan(later)!.people).toBe(w().group.participants.length)
+    const before = workshopsBefore(later, desk.summaries, house, desk.now)
+    expect(before).toContain(id)
+    await vi.waitFor(() => expect(desk.planInput(later)).toHaveProperty('reserved'))
+    const takes = before.map((b) => takesAlone(server.workshop(b), house, desk.now))
+    const reserved = Object.fromEntries(
+      [...new Set(takes.flatMap((x) => Object.keys(x)))].map((k) => [k, takes.reduce((sum, x) => sum + (x[k] ?? 0), 0)]),
+    )
+    await vi.waitFor(() => expect(desk.planInput(later)!.reserved).toEqual(reserved))
+    const taken = desk.plan(later)!.kit.filter((l) => l.toGet.reserved)
+    for (const l of taken) expect([l.key, l.toGet.reserved]).toEqual([l.key, Math.min(house.cupboard[l.cupboard]!, reserved[l.cupboard]!)])
   })
 })
 

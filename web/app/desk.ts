@@ -93,7 +93,7 @@ export const useDesk = defineStore('desk', () => {
   /** Is on its way: the lists know of it, and it is not here yet. */
   const coming = (id: string): boolean => !state.value.workshops[id] && !!state.value.summaries[id]
 
-  const plans = makePlans({ workshop, house, now })
+  const plans = makePlans({ workshop, house, summaries: () => summaries.value, want: (ids) => want(ids), now })
   const plan = (id: string) => plans.of(id)
   const say = (h: House) => phrases(h, inZone(now.value, h.timeZone))
 
@@ -343,6 +343,7 @@ export const useDesk = defineStore('desk', () => {
     want,
     plan,
     planSoon: plans.soon,
+    planInput: plans.inputOf,
     say,
     refresh,
     changesSince,

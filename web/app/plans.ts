@@ -1,18 +1,22 @@
-import { shallowReactive, type ComputedRef } from 'vue'
+import { ref, shallowReactive, type ComputedRef } from 'vue'
 import type { House } from '#core/house'
-import { planWorkshop, type Plan } from '#core/plan'
-import { inZone } from '#core/time'
+import { planningInput, planWorkshop, takesAlone, workshopsBefore, type Plan } from '#core/plan'
 import { summaryOf, type Summary, type Workshop } from '#core/workshop'
 
 interface From {
   workshop: (id: string) => Workshop | undefined
   house: (id: string) => House | undefined
+  summaries: () => readonly Summary[]
+  /** Workshops that have to be here for a plan: fetched when they are not. */
+  want: (ids: readonly string[]) => void
   now: ComputedRef<string>
 }
 interface Made {
   workshop: Workshop
   house: House
   now: string
+  /** What the workshops before it were known to take. */
+  reserved: string
   plan: Plan
 }
 
@@ -20,14 +24,51 @@ interface Made {
 const sliceMs = 14
 
 /** Plans by workshop, each made when it is asked for, and again when its workshop, its house or the minute has changed. */
-export function makePlans({ workshop, house, now }: From) {
+export function makePlans({ workshop, house, summaries, want, now }: From) {
   const made = new Map<string, Made>()
+
+  const takes = new WeakMap<Workshop, { house: House; takes: Readonly<Record<string, number>> }>()
+  /** Says anew what plans rest on whenever another workshop's needs are known. */
+  const learned = ref(0)
+  const asked = new Map<string, Workshop>()
+  let asking = false
+  /** What a workshop takes; undefined until it is worked out, one after another when nothing else is to do. */
+  function takesSoon(w: Workshop, h: House): Readonly<Record<string, number>> | undefined {
+    const known = takes.get(w)
+    if (known?.house === h) return known.takes
+    asked.set(w.id, w)
+    if (!asking) {
+      asking = true
+      setTimeout(learn, 120)
+    }
+    return undefined
+  }
+  function learn(): void {
+    const until = performance.now() + sliceMs
+    for (const [id, w] of asked) {
+      asked.delete(id)
+      const h = house(w.houseId)
+      if (h) takes.set(w, { house: h, takes: takesAlone(w, h, now.value) })
+      if (performance.now() > until) break
+    }
+    asking = asked.size > 0
+    if (asking) setTimeout(learn)
+    else learned.value++
+  }
+  /** What a plan is made from: the workshops before it are fetched, and what they take is asked for, on the way. */
+  function inputOf(id: string) {
+    void learned.value
+    const h = house(workshop(id)?.houseId ?? '')
+    if (h && Object.values(h.cupboard).some((n) => n > 0)) want(workshopsBefore(id, summaries(), h, now.value))
+    return planningInput({ workshop, house, summaries: summaries(), now: now.value, takes: takesSoon }, id)
+  }
   const current = (id: string): Made | undefined => {
     const w = workshop(id)
     const h = w && house(w.houseId)
     if (!w || !h) return undefined
     const known = made.get(id)
-    return known?.workshop === w && known.house === h && known.now === now.value ? known : undefined
+    const same = known?.workshop === w && known.house === h && known.now === now.value
+    return same && known.reserved === JSON.stringify(inputOf(id)?.reserved ?? {}) ? known : undefined
   }
 
   function of(id: string): Plan | undefined {
@@ -36,8 +77,9 @@ export function makePlans({ workshop, house, now }: From) {
     if (!w || !h) return undefined
     const known = current(id)
     if (known) return known.plan
-    const plan = planWorkshop({ workshop: w, house: h, now: inZone(now.value, h.timeZone) })
-    made.set(id, { workshop: w, house: h, now: now.value, plan })
+    const input = inputOf(id)!
+    const plan = planWorkshop(input)
+    made.set(id, { workshop: w, house: h, now: now.value, reserved: JSON.stringify(input.reserved ?? {}), plan })
     return plan
   }
 
@@ -69,13 +111,13 @@ export function makePlans({ workshop, house, now }: From) {
     if (running) setTimeout(slice)
   }
 
-  const summaries = new WeakMap<Workshop, Summary>()
+  const listed = new WeakMap<Workshop, Summary>()
   function summary(id: string): Summary | undefined {
     const w = workshop(id)
     if (!w) return undefined
-    if (!summaries.has(w)) summaries.set(w, summaryOf(w))
-    return summaries.get(w)
+    if (!listed.has(w)) listed.set(w, summaryOf(w))
+    return listed.get(w)
   }
 
-  return { of, soon, summaryOf: summary }
+  return { of, soon, inputOf, summaryOf: summary }
 }

@@ -66,7 +66,7 @@ export function useBench(id: Ref<string>) {
   const tried = (changes: Change[]): Plan | undefined => {
     const after = applyChanges<Workshop>(workshop.value!, changes)
     if (!after || !plan.value) return undefined
-    const all = planWorkshop({ workshop: after, house: house.value!, now: plan.value.now })
+    const all = planWorkshop({ ...desk.planInput(id.value)!, workshop: after, now: plan.value.now })
     return design.value ? planOf(all, design.value.id) : all
   }
 

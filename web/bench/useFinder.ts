@@ -20,7 +20,7 @@ export function useFinder(bench: Bench) {
       const { workshop, house, plan } = bench
       if (!workshop.value || !house.value || !plan.value) return
       const mine = ++asked
-      const question = { workshop: workshop.value, house: house.value, now: plan.value.now, design: plan.value.design }
+      const question = { ...bench.desk.planInput(workshop.value.id)!, now: plan.value.now, design: plan.value.design }
       const plain = JSON.parse(JSON.stringify(question)) as Parameters<typeof findMethods>[0]
       try {
         const found = await remote.findMethods({ ...plain, recipes: recipesOf(plain.house) })

@@ -25,7 +25,7 @@ const { news, act } = useHouseChange(house)
 const day = ref('')
 const zones = Intl.supportedValuesOf('timeZone')
 const names: Record<Weekday, string> = {
-  mon: 'Mon',
+  mon: tr('Mon'),
   tue: tr('Tue'),
   wed: tr('Wed'),
   thu: tr('Thu'),

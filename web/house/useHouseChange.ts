@@ -31,7 +31,7 @@ export function useHouseChange(house: Ref<House | undefined>) {
     const lines = openHere.value.flatMap(({ id }) => {
       const [w, before] = [desk.workshop(id), desk.plan(id)]
       if (!w || !before) return []
-      const found = difference(before, planWorkshop({ workshop: w, house: changed, now })).filter((d) => d.by)
+      const found = difference(before, planWorkshop({ ...desk.planInput(id)!, house: changed, now })).filter((d) => d.by)
       const told = found.find((d) => d.key in telling) ?? found.find((d) => d.key.startsWith('session/') || d.key.startsWith('kit/'))
       return told
         ? [`${w.title}: ${telling[told.key] ?? (told.key.startsWith('kit/') ? 'kit' : tr('a class takes'))} ${say.difference(told)}`]

@@ -26,7 +26,7 @@ const held = computed<Workshop | undefined>(() => {
 })
 const plan = computed(() =>
   moving.value && held.value && house.value && bench.plan.value
-    ? planWorkshop({ workshop: held.value, house: house.value, now: bench.plan.value.now })
+    ? planWorkshop({ ...bench.desk.planInput(held.value.id)!, workshop: held.value, now: bench.plan.value.now })
     : bench.plan.value,
 )
 

@@ -58,9 +58,14 @@ const toGet = (l: KitLine) => {
   const packs = count ? `${count} ${tr(count === 1 ? noun : `${noun}s`)}` : ''
   return {
     main: packs || tr('you have it'),
-    note: l.toGet.have > 0 ? tr('{0} in the cupboard', shown(l.toGet.have, l)) : packs ? sizes(l) : '',
+    note: l.toGet.have > 0 ? inCupboard(l) : packs ? sizes(l) : '',
   }
 }
+/** What is there, and what of it classes before this one take. */
+const inCupboard = (l: KitLine) =>
+  l.toGet.reserved
+    ? tr('{0} in the cupboard, {1} for classes before', shown(l.toGet.have, l), shown(l.toGet.reserved, l))
+    : tr('{0} in the cupboard', shown(l.toGet.have, l))
 const sizes = (l: KitLine) => {
   const several = l.toGet.packs.length > 1
   return l.toGet.packs

@@ -1,0 +1,64 @@
+import type { House } from '#core/house'
+import { dateOf, clockOf, inZone, type Zoned } from '#core/time'
+import { nextStart, type Summary, type Workshop } from '#core/workshop'
+import { planWorkshop } from './plan'
+import type { Plan, PlanInput } from './shapes'
+
+/** So many workshops before one are counted against its cupboard: the nearest classes of a term. */
+export const mostBefore = 12
+
+/** A desk, as far as planning one of its workshops needs it. */
+export interface PlanningDesk {
+  workshop: (id: string) => Workshop | undefined
+  house: (id: string) => House | undefined
+  /** What lists say of every workshop. */
+  summaries: readonly Summary[]
+  now: Zoned
+  /** What a workshop takes from its house's cupboard; undefined while it is not worked out yet. */
+  takes: (w: Workshop, house: House) => Readonly<Record<string, number>> | undefined
+}
+
+/** What a plan uses up of things that a cupboard holds, by their key there. What lasts is there again afterwards. */
+export function takesOf(plan: Pick<Plan, 'kit'>): Record<string, number> {
+  const takes: Record<string, number> = {}
+  for (const l of plan.kit) if (!l.durable && l.sheets === undefined && l.need > 0) takes[l.cupboard] = (takes[l.cupboard] ?? 0) + l.need
+  return takes
+}
+
+/** What a workshop takes, planned by itself: what others leave does not change what it needs. */
+export const takesAlone = (workshop: Workshop, house: House, now: Zoned): Record<string, number> =>
+  takesOf(planWorkshop({ workshop, house, now: inZone(now, house.timeZone) }))
+
+/** The workshops of the same house whose next class comes before this one's, the first first. A workshop without a class to come takes
+ *  nothing before anybody, and everything that has a date is before it. */
+export function workshopsBefore(id: string, summaries: readonly Summary[], house: House, now: Zoned): string[] {
+  const here = inZone(now, house.timeZone)
+  const local = `${dateOf(here)}T${clockOf(here)}`
+  const mine = summaries.find((s) => s.id === id)
+  const my = mine && nextStart(mine, local)
+  return summaries
+    .filter((s) => s.houseId === house.id && s.id !== id && !s.archivedAt)
+    .flatMap((s) => {
+      const start = nextStart(s, local)
+      const before = start !== undefined && (my === undefined || start < my || (start === my && s.id < id))
+      return before ? [{ id: s.id, start }] : []
+    })
+    .sort((a, b) => (a.start < b.start ? -1 : a.start > b.start ? 1 : a.id < b.id ? -1 : 1))
+    .slice(0, mostBefore)
+    .map((s) => s.id)
+}
+
+/** What everything that plans a workshop of a desk plans from: its house, now, and what the workshops before it take from the cupboard.
+ *  Undefined when the workshop or its house is not here. Workshops that are not here, or not worked out yet, take nothing. */
+export function planningInput(desk: PlanningDesk, id: string): PlanInput | undefined {
+  const workshop = desk.workshop(id)
+  const house = workshop && desk.house(workshop.houseId)
+  if (!workshop || !house) return undefined
+  const reserved: Record<string, number> = {}
+  if (Object.values(house.cupboard).some((n) => n > 0))
+    for (const other of workshopsBefore(id, desk.summaries, house, desk.now)) {
+      const w = desk.workshop(other)
+      for (const [key, n] of Object.entries((w && desk.takes(w, house)) ?? {})) reserved[key] = (reserved[key] ?? 0) + n
+    }
+  return { workshop, house, now: inZone(desk.now, house.timeZone), ...(Object.keys(reserved).length > 0 && { reserved }) }
+}

@@ -14,6 +14,7 @@ import type { Saver } from './desk/saver'
 import { answerErrors, notFound } from './errors'
 import type { Events } from './events/events'
 import { exportRoutes } from './exports/routes'
+import { forgettingRoutes } from './forgetting/routes'
 import { importRoutes } from './imports/routes'
 import { onlyFromHere, ourHosts } from './origin'
 import { pictureRoutes } from './pictures/routes'
@@ -69,6 +70,7 @@ export function makeApp({ pool, clock, events, saver, crew, log, pages, uploads,
     '/api',
     express.json({ limit: '2mb' }),
     deskRoutes(pool, clock, events),
+    forgettingRoutes(pool, clock),
     exportRoutes(clock, crew),
     importRoutes(crew),
     pictureRoutes(pool, clock, crew, uploads),

@@ -1,13 +1,12 @@
 import { Router } from 'express'
 import type pg from 'pg'
-import { actorOf, idIn, idsIn } from '../addresses'
+import { idIn, idsIn } from '../addresses'
 import type { Clock } from '../clock'
 import { NotFound } from '../errors'
 import type { Events } from '../events/events'
-import { eraseNames } from '../forgetting/forgetting'
 import { loadHouse, loadHouses, loadSummaries, loadWorkshop, loadWorkshops } from './documents'
 
-/** Documents out, and names forgotten. */
+/** Documents out. */
 export function deskRoutes(pool: pg.Pool, clock: Clock, events: Events): Router {
   const router = Router()
 
@@ -37,11 +36,6 @@ export function deskRoutes(pool: pg.Pool, clock: Clock, events: Events): Router 
     const found = await loadHouse(pool, idIn(req.params.id))
     if (!found) throw new NotFound('This house is not here.')
     res.json(found)
-  })
-
-  router.post('/workshops/:id/erase-names', async (req, res) => {
-    const erased = await eraseNames(pool, idIn(req.params.id), { actor: actorOf(req.get('x-actor')), at: clock.now() })
-    res.json({ erased })
   })
 
   return router

@@ -218,8 +218,8 @@ watch([() => workshop.value?.title, () => route.name], ([title]) => (document.ti
   font: 780 21px var(--f-head);
 }
 .job {
-  border-left: 1px solid var(--edge);
-  padding-left: 18px;
+  border-inline-start: 1px solid var(--edge);
+  padding-inline-start: 18px;
   min-width: 0;
   flex: 0 1 300px;
   line-height: 1.15;
@@ -245,7 +245,7 @@ watch([() => workshop.value?.title, () => route.name], ([title]) => (document.ti
 nav {
   display: flex;
   gap: 24px;
-  margin-left: auto;
+  margin-inline-start: auto;
   height: 100%;
 }
 .place {

@@ -116,7 +116,7 @@ ol::before {
 .name small {
   font: 14px var(--f-text);
   color: var(--text-2);
-  margin-right: 3px;
+  margin-inline-end: 3px;
 }
 .state {
   font-size: 14px;

@@ -85,7 +85,7 @@ const out = computed(() => removeDesign(w.value, d.value.id))
   display: flex;
   gap: 8px;
   align-items: center;
-  text-align: left;
+  text-align: start;
   padding: 6px 12px 8px;
   line-height: 1.15;
   min-height: 48px;

@@ -92,7 +92,7 @@ const cells = computed(() =>
   border: 0;
   padding: 14px 0 2px;
   background: var(--paper);
-  text-align: left;
+  text-align: start;
 }
 .grip i {
   position: absolute;
@@ -126,6 +126,6 @@ const cells = computed(() =>
 }
 .cell :deep(.open) {
   font-size: 19px;
-  text-align: left;
+  text-align: start;
 }
 </style>

@@ -140,8 +140,8 @@ textarea {
   color: var(--text);
 }
 .bad {
-  border-left: 5px solid var(--stop);
-  padding-left: 10px;
+  border-inline-start: 5px solid var(--stop);
+  padding-inline-start: 10px;
 }
 .ask {
   background: var(--watch-wash);

@@ -308,7 +308,7 @@ const missing = computed(() => id.value !== undefined && !w.value)
   margin-bottom: 8px;
 }
 .head p {
-  text-align: right;
+  text-align: end;
 }
 .tiles {
   display: grid;
@@ -399,7 +399,7 @@ const missing = computed(() => id.value !== undefined && !w.value)
   grid-template-columns: 190px minmax(0, 1fr) 140px minmax(0, 0.5fr) minmax(0, 0.6fr);
 }
 .cols span:nth-child(2) {
-  text-align: right;
+  text-align: end;
 }
 .cause {
   width: 100%;
@@ -415,8 +415,8 @@ const missing = computed(() => id.value !== undefined && !w.value)
 }
 .cause.on {
   background: var(--wash);
-  border-left: 4px solid var(--ink);
-  padding-left: 6px;
+  border-inline-start: 4px solid var(--ink);
+  padding-inline-start: 6px;
 }
 .cause.out .name {
   color: var(--text-2);
@@ -435,7 +435,7 @@ ul {
   line-height: 1.25;
 }
 .against {
-  text-align: right;
+  text-align: end;
 }
 .bl {
   white-space: nowrap;
@@ -445,7 +445,7 @@ ul {
   width: 10px;
   height: 10px;
   border: 1.5px solid var(--text);
-  margin-left: 3px;
+  margin-inline-start: 3px;
   vertical-align: -1px;
 }
 .bl.solid i {
@@ -459,8 +459,8 @@ ul {
   margin-top: 14px;
 }
 .todo > div + div {
-  border-left: 1px solid var(--rule);
-  padding-left: 28px;
+  border-inline-start: 1px solid var(--rule);
+  padding-inline-start: 28px;
 }
 .outline {
   border: 1.5px dashed var(--edge);
@@ -479,7 +479,7 @@ ul {
     display: none;
   }
   .against {
-    text-align: left;
+    text-align: start;
   }
   .todo > div + div {
     border: 0;

@@ -212,7 +212,7 @@ const takes = (m: string) => recipes.filter((r) => r.surfaces[m]).map((r) => `${
 }
 .find input {
   width: 100%;
-  padding-right: 34px;
+  padding-inline-end: 34px;
 }
 kbd {
   position: absolute;
@@ -224,7 +224,7 @@ kbd {
   color: var(--text-2);
 }
 .legend {
-  text-align: right;
+  text-align: end;
   margin: 4px 0;
 }
 .leaf {

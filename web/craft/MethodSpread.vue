@@ -230,7 +230,7 @@ const amount = (m: MaterialUse): [string, Figure | undefined] => {
 }
 .facts dd {
   font-weight: 700;
-  text-align: right;
+  text-align: end;
 }
 .hands {
   list-style: none;
@@ -257,17 +257,17 @@ const amount = (m: MaterialUse): [string, Figure | undefined] => {
   break-inside: avoid;
 }
 .strip {
-  border-left: 2px solid var(--ink);
+  border-inline-start: 2px solid var(--ink);
   margin: -8px 0 -8px 15px;
   padding-top: 6px;
 }
 .strip > :first-child {
-  margin-left: -16px;
+  margin-inline-start: -16px;
   background: var(--stock);
 }
 .strip span {
   display: block;
-  padding-left: 6px;
+  padding-inline-start: 6px;
 }
 .ring {
   display: block;
@@ -275,7 +275,7 @@ const amount = (m: MaterialUse): [string, Figure | undefined] => {
   height: 12px;
   border: 2px solid var(--ink);
   border-radius: 50%;
-  margin-left: -7px !important;
+  margin-inline-start: -7px !important;
 }
 .body h3 small {
   font: 14px var(--f-text);
@@ -330,7 +330,7 @@ h2 {
   padding: 5px 0;
 }
 .lines li > :last-child {
-  text-align: right;
+  text-align: end;
 }
 .school {
   border-bottom: 1px solid var(--rule);
@@ -341,7 +341,7 @@ h2 {
   font-size: 16px;
 }
 .school ul {
-  padding-left: 18px;
+  padding-inline-start: 18px;
   margin: 2px 0;
 }
 .mine::marker {

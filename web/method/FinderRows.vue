@@ -108,12 +108,12 @@ function waitOf(min: number): string {
   margin: 0 -14px;
   border-bottom: 1px solid var(--edge);
   align-items: center;
-  text-align: left;
+  text-align: start;
   font-size: 14px;
 }
 .cell:last-child {
   justify-content: flex-end;
-  text-align: right;
+  text-align: end;
 }
 .heads {
   border-bottom: 2px solid var(--text);
@@ -124,8 +124,8 @@ function waitOf(min: number): string {
 }
 .on {
   background: var(--wash);
-  border-left: 4px solid var(--ink);
-  padding-left: 4px;
+  border-inline-start: 4px solid var(--ink);
+  padding-inline-start: 4px;
 }
 .off .name {
   color: var(--text-2);

@@ -129,7 +129,7 @@ defineExpose({ tiles })
   gap: 1px;
   justify-items: start;
   align-content: start;
-  text-align: left;
+  text-align: start;
   min-height: 92px;
   padding: 2px;
 }

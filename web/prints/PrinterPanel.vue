@@ -173,15 +173,15 @@ const job = (j: Job) => `${j.printed} ${tr(j.printed === 1 ? 'sheet' : 'sheets')
   font-size: 14px;
 }
 .told {
-  border-left: 5px solid var(--stop);
-  padding-left: 12px;
+  border-inline-start: 5px solid var(--stop);
+  padding-inline-start: 12px;
 }
 .told h3 {
   font-size: 16px;
 }
 .told ul {
   margin: 4px 0;
-  padding-left: 18px;
+  padding-inline-start: 18px;
 }
 .tray {
   list-style: none;

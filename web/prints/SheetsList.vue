@@ -178,7 +178,7 @@ const pdf = (more = '') => `/api/workshops/${props.workshop}/prints.pdf?steps=${
 }
 .thumb {
   padding: 3px 0 0 3px;
-  text-align: left;
+  text-align: start;
   line-height: 1.1;
   overflow: hidden;
   white-space: nowrap;

@@ -58,7 +58,7 @@ const who = computed(() => [...new Set(props.sheet.places.map((p) => p.print.lab
   top: 0;
   width: 1.5px;
   height: 6px;
-  margin-left: -0.75px;
+  margin-inline-start: -0.75px;
   background: #241c17;
 }
 .bar b {
@@ -70,7 +70,7 @@ const who = computed(() => [...new Set(props.sheet.places.map((p) => p.print.lab
 }
 .bar.upright {
   border-top: 0;
-  border-left: 1.5px solid #241c17;
+  border-inline-start: 1.5px solid #241c17;
 }
 .bar.upright i {
   top: auto;

@@ -339,7 +339,7 @@ section {
 }
 .compare th,
 .compare td {
-  text-align: left;
+  text-align: start;
   border-bottom: 1px solid var(--rule);
   padding: 6px 12px 6px 0;
   vertical-align: top;

@@ -130,7 +130,7 @@ header {
   padding-bottom: 8px;
 }
 header p {
-  text-align: right;
+  text-align: end;
 }
 .first {
   font-size: 18px;
@@ -142,7 +142,7 @@ header p {
 }
 .may th,
 .may td {
-  text-align: left;
+  text-align: start;
   padding: 4px 20px 4px 0;
   border-bottom: 1px solid #cdbfa8;
 }

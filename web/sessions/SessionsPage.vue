@@ -294,7 +294,7 @@ onBeforeUnmount(() => window.removeEventListener('resize', measure))
   flex-wrap: wrap;
 }
 .head h1 {
-  margin-right: auto;
+  margin-inline-end: auto;
   font-size: 28px;
 }
 .key i {
@@ -302,7 +302,7 @@ onBeforeUnmount(() => window.removeEventListener('resize', measure))
   display: inline-block;
   width: 26px;
   height: 14px;
-  margin-left: 10px;
+  margin-inline-start: 10px;
   vertical-align: -2px;
 }
 .cured {
@@ -347,7 +347,7 @@ onBeforeUnmount(() => window.removeEventListener('resize', measure))
   position: absolute;
   top: 0;
   bottom: 0;
-  border-left: 1px solid var(--edge);
+  border-inline-start: 1px solid var(--edge);
   padding: 4px 0 0 6px;
   font-weight: 700;
   white-space: nowrap;
@@ -357,13 +357,13 @@ onBeforeUnmount(() => window.removeEventListener('resize', measure))
   position: absolute;
   top: 26px;
   bottom: 0;
-  border-left: 3px solid var(--ink);
+  border-inline-start: 3px solid var(--ink);
   z-index: 3;
 }
 .now b {
   color: var(--ink);
   font: 700 13px var(--f-text);
-  padding-left: 4px;
+  padding-inline-start: 4px;
   background: var(--stock);
 }
 .errand {
@@ -410,11 +410,11 @@ onBeforeUnmount(() => window.removeEventListener('resize', measure))
   position: absolute;
   top: 196px;
   height: 102px;
-  border-left: 2px dashed var(--text);
+  border-inline-start: 2px dashed var(--text);
   z-index: 2;
 }
 .cue.better {
-  border-left-style: solid;
+  border-inline-start-style: solid;
 }
 .cue > span {
   position: absolute;

@@ -139,7 +139,7 @@ header > div {
   min-width: 0;
 }
 .right {
-  text-align: right;
+  text-align: end;
   flex: 0 1 38%;
   overflow-wrap: anywhere;
 }
@@ -204,7 +204,7 @@ header > div {
 }
 ul {
   margin: 0;
-  padding-left: 15px;
+  padding-inline-start: 15px;
 }
 .boxes {
   list-style: none;
@@ -216,7 +216,7 @@ ul {
   width: 9px;
   height: 9px;
   border: 1.5px solid;
-  margin-right: 6px;
+  margin-inline-end: 6px;
 }
 footer {
   margin-top: auto;

@@ -242,7 +242,7 @@ onBeforeUnmount(() => window.removeEventListener('imprenta:print', print))
   padding-top: 6px;
 }
 .who h3 span {
-  float: right;
+  float: inline-end;
 }
 ul {
   list-style: none;
@@ -263,7 +263,7 @@ ul {
   white-space: nowrap;
 }
 .person small {
-  margin-left: auto;
+  margin-inline-start: auto;
   white-space: nowrap;
 }
 .person:hover {

@@ -24,8 +24,8 @@ const said = computed(() => props.say.finding(props.finding))
 </template>
 <style scoped>
 .finding {
-  border-left: 5px solid var(--watch);
-  padding-left: 12px;
+  border-inline-start: 5px solid var(--watch);
+  padding-inline-start: 12px;
   margin-top: 10px;
 }
 .stop {
@@ -50,7 +50,7 @@ h4 {
   height: auto !important;
   min-height: 44px;
   padding: 6px 12px;
-  text-align: left;
+  text-align: start;
 }
 .way :deep(.v-btn__content) {
   white-space: normal;

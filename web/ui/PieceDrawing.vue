@@ -95,7 +95,7 @@ const outline = computed(() => outlineOf(pieceKind(props.kind), props.outline))
 .page .face {
   width: 60%;
   height: 92%;
-  border-left-width: 5px;
+  border-inline-start-width: 5px;
 }
 .accordion .face {
   width: 58%;

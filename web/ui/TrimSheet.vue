@@ -18,25 +18,25 @@
 .a {
   left: -14px;
   top: -14px;
-  border-right-width: 1.5px;
+  border-inline-end-width: 1.5px;
   border-bottom-width: 1.5px;
 }
 .b {
   right: -14px;
   top: -14px;
-  border-left-width: 1.5px;
+  border-inline-start-width: 1.5px;
   border-bottom-width: 1.5px;
 }
 .c {
   left: -14px;
   bottom: -14px;
-  border-right-width: 1.5px;
+  border-inline-end-width: 1.5px;
   border-top-width: 1.5px;
 }
 .d {
   right: -14px;
   bottom: -14px;
-  border-left-width: 1.5px;
+  border-inline-start-width: 1.5px;
   border-top-width: 1.5px;
 }
 </style>

@@ -53,7 +53,7 @@ const own = computed(() => [...new Set(inputs.value.flatMap((i) => [...(i.key ? 
   font-weight: 700;
 }
 .set {
-  margin-left: 6px;
+  margin-inline-start: 6px;
 }
 .why {
   background: var(--stock);

@@ -73,8 +73,8 @@ const isToday = (date: string) => date === readInstant(now.value).toPlainDate().
 .tick {
   position: absolute;
   font-size: 14px;
-  padding-left: 4px;
-  border-left: 1px solid var(--edge);
+  padding-inline-start: 4px;
+  border-inline-start: 1px solid var(--edge);
   white-space: nowrap;
 }
 .day {
@@ -82,7 +82,7 @@ const isToday = (date: string) => date === readInstant(now.value).toPlainDate().
 }
 .today {
   font-weight: 800;
-  border-left: 3px solid var(--ink);
+  border-inline-start: 3px solid var(--ink);
 }
 .more {
   padding: 14px 0;

@@ -380,7 +380,7 @@ function takeIn() {
   background: var(--ink);
   color: var(--on-ink);
   padding: 10px 34px 12px 16px;
-  border-left: 5px solid var(--text);
+  border-inline-start: 5px solid var(--text);
   clip-path: polygon(0 0, 100% 0, calc(100% - 18px) 50%, 100% 100%, 0 100%);
 }
 .flag h3 {
@@ -422,7 +422,7 @@ function takeIn() {
   flex-wrap: wrap;
 }
 .all h2 {
-  margin-right: 10px;
+  margin-inline-end: 10px;
 }
 .archive {
   padding: 12px 0;

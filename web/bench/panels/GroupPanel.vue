@@ -207,7 +207,7 @@ th {
   text-align: center;
 }
 .row {
-  text-align: left;
+  text-align: start;
   font-size: 16px;
 }
 td {

@@ -227,27 +227,27 @@ table {
 thead th {
   font-weight: 400;
   color: var(--text-2);
-  text-align: right;
+  text-align: end;
   border-bottom: 2px solid var(--text);
   padding: 2px 6px;
 }
 thead .get {
-  text-align: left;
+  text-align: start;
 }
 .head th {
-  text-align: left;
+  text-align: start;
   padding: 12px 0 2px;
 }
 .head h3 {
   display: inline;
 }
 .care {
-  float: right;
+  float: inline-end;
   color: var(--watch);
   font-size: 13px;
   font-weight: 700;
   max-width: 60%;
-  text-align: right;
+  text-align: end;
 }
 .line td {
   border-bottom: 1px solid var(--rule);
@@ -275,7 +275,7 @@ thead .get {
   text-decoration: underline;
 }
 .n {
-  text-align: right;
+  text-align: end;
   font-size: 16px;
   white-space: nowrap;
 }
@@ -320,7 +320,7 @@ td.name {
     float: none;
     display: block;
     max-width: none;
-    text-align: left;
+    text-align: start;
   }
 }
 </style>

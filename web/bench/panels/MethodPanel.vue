@@ -212,7 +212,7 @@ function say1(s: School, o: Option): string {
 }
 .stations .field {
   width: 52px;
-  margin-right: 4px;
+  margin-inline-end: 4px;
 }
 
 .samples {

@@ -320,7 +320,7 @@ const call = (e: Event) => {
   display: grid;
   grid-template-columns: 40px 1fr;
   gap: 0 8px;
-  text-align: left;
+  text-align: start;
   border: 1.5px solid var(--edge);
   border-radius: var(--r-ctl);
   min-height: 48px;
@@ -383,7 +383,7 @@ figure {
   margin-bottom: 10px;
 }
 .sheetside {
-  text-align: right;
+  text-align: end;
 }
 @media (max-width: 760px) {
   .sizes {
@@ -396,7 +396,7 @@ figure {
     grid-template-columns: repeat(3, 1fr);
   }
   .sheetside {
-    text-align: left;
+    text-align: start;
   }
 }
 </style>

@@ -160,7 +160,7 @@ const moveStage = (stage: string, to: string) => props.bench.set(own.value.split
   flex-wrap: wrap;
 }
 .head h1 {
-  margin-right: auto;
+  margin-inline-end: auto;
 }
 .card {
   border-top: 2px solid var(--text);
@@ -179,7 +179,7 @@ const moveStage = (stage: string, to: string) => props.bench.set(own.value.split
   background: var(--text);
   color: var(--stock);
   padding: 0 8px;
-  margin-right: 6px;
+  margin-inline-end: 6px;
 }
 .fields {
   display: flex;
@@ -224,7 +224,7 @@ input[type='time'] {
   text-align: center;
   overflow: hidden;
   white-space: nowrap;
-  border-right: 1px solid var(--rule);
+  border-inline-end: 1px solid var(--rule);
   min-width: 0;
   color: var(--text);
   background: var(--board);
@@ -247,7 +247,7 @@ table {
   border-collapse: collapse;
 }
 th {
-  text-align: left;
+  text-align: start;
 }
 td,
 th {

@@ -45,7 +45,7 @@ section {
   padding-top: 8px;
 }
 .n {
-  float: right;
+  float: inline-end;
 }
 .empty {
   border: 1.5px dashed var(--edge);

@@ -59,6 +59,8 @@ export interface Done {
   commands: readonly string[]
 }
 
+/** What became of a command, as the server says it and a page hears it. A repeated one answers as it did the first time. `id` is null
+ *  where it could not be read. */
 export type Answered =
   | { id: string | null; status: 'applied'; version: number }
   | { id: string | null; status: 'conflict'; version: number; clashes: Clash[] }

@@ -74,6 +74,14 @@ describe('what they leave', () => {
     expect(durable.filter((k) => k in takes)).toEqual([])
     expect(takes['blank-plaque']).toBeGreaterThanOrEqual(18)
   })
+  it('what was only needed in classes that are over is gone already; what is needed again is still taken', () => {
+    const between = '2026-05-15T12:00:00-04:00[America/New_York]'
+    const [all, later] = [takesAlone(may, house, now), takesAlone(may, house, between)]
+    expect(Object.keys(all)).toEqual(expect.arrayContaining(['white-paint', 'sandpaper', 'decoupage-glue']))
+    expect([later['white-paint'], later['sandpaper']]).toEqual([undefined, undefined])
+    // It seals in the second class as well.
+    expect(later['decoupage-glue']).toBe(all['decoupage-glue'])
+  })
   it('the reason says how much others take, and only where they do', () => {
     const said = (id: string) => planWorkshop(planningInput(desk(june, may), id)!).figures['packs/decoupage-glue']?.because.inputs ?? []
     expect(said('june').find((i) => i.name === 'reserved')?.value).toBe(need)

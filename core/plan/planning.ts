@@ -1,5 +1,5 @@
 import type { House } from '#core/house'
-import { dateOf, clockOf, inZone, type Zoned } from '#core/time'
+import { clockOf, dateOf, inZone, minutesBetween, type Zoned } from '#core/time'
 import { nextStart, type Summary, type Workshop } from '#core/workshop'
 import { planWorkshop } from './plan'
 import type { Plan, PlanInput } from './shapes'
@@ -18,10 +18,19 @@ export interface PlanningDesk {
   takes: (w: Workshop, house: House) => Readonly<Record<string, number>> | undefined
 }
 
-/** What a plan uses up of things that a cupboard holds, by their key there. What lasts is there again afterwards. */
-export function takesOf(plan: Pick<Plan, 'kit'>): Record<string, number> {
+/** What a plan still uses up of things that a cupboard holds, by their key there: what was only needed in classes that are over is gone
+ *  already. What lasts is there again afterwards. */
+export function takesOf(plan: Pick<Plan, 'kit' | 'designs' | 'sessions' | 'now'>): Record<string, number> {
   const takes: Record<string, number> = {}
-  for (const l of plan.kit) if (!l.durable && l.sheets === undefined && l.need > 0) takes[l.cupboard] = (takes[l.cupboard] ?? 0) + l.need
+  const over = new Set(plan.sessions.filter((s) => minutesBetween(plan.now, s.to) <= 0).map((s) => s.id))
+  const began = over.size > 0
+  /** Places at which a line is needed: none of them is to come. */
+  const isPast = (stages: readonly string[]) => {
+    const places = plan.designs.flatMap((d) => stages.flatMap((x) => d.split.split[x] ?? []))
+    return places.length > 0 && places.every((p) => over.has(p) || (began && p === 'ahead'))
+  }
+  for (const l of plan.kit)
+    if (!isPast(l.stages) && !l.durable && l.sheets === undefined && l.need > 0) takes[l.cupboard] = (takes[l.cupboard] ?? 0) + l.need
   return takes
 }
 

@@ -1,3 +1,5 @@
+import type { Ran } from '#core/printer'
+import type { Ink } from '#core/recipe'
 import type { Print } from './list'
 
 /** What is known of a job in the out-tray: which prints lie on which of its sheets, how many came out, which are to be done
@@ -7,6 +9,19 @@ export interface PrintedJob {
   sheets: { prints: string[] }[]
   printed: number
   redo: string[]
+}
+
+/** A job as the server tells it and the screen shows it; `whole` says that its PDF is still there. */
+export interface Job extends PrintedJob {
+  ink: Ink
+  paper: string
+  actor: string
+  at: string
+  number: number
+  sheets: { prints: string[]; labels: string[] }[]
+  lost: number
+  stopped: Ran['stopped']
+  whole: boolean
 }
 
 /** Prints that lie in the out-tray and are not to be done again, with the job they came in. */

@@ -1,9 +1,3 @@
-/** A way out of a refusal: a code of the phrase catalogue and its values. */
-export interface Remedy {
-  code: string
-  values: Record<string, number | string>
-}
-
 /** "It can't be done" as an answer: what, why and the ways out. Never thrown. */
 export interface Refusal {
   refused: { what: string; why: string; remedies: string[] }

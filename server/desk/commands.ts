@@ -1,4 +1,4 @@
-import { decide, type Problem } from '#core/desk'
+import { decide, type Answered, type Problem } from '#core/desk'
 import type { House } from '#core/house'
 import {
   below,
@@ -7,7 +7,6 @@ import {
   separateNames,
   summaryOf,
   type Change,
-  type Clash,
   type Command,
   type NamePlace,
   type Workshop,
@@ -15,12 +14,6 @@ import {
 import { many, run, type Db } from '../db/query'
 import { namesOfRow, sinceBody, wholeOf } from './documents'
 import { namesChanged, saysTheSame, withoutNames, writeNames } from './names'
-
-/** What became of a command. A repeated one answers as it did the first time. `id` is null where it could not be read. */
-export type Outcome =
-  | { id: string; status: 'applied'; version: number }
-  | { id: string; status: 'conflict'; version: number; clashes: Clash[] }
-  | { id: string | null; status: 'refused'; error: Problem }
 
 /** A document as commands find and leave it; `mark` is the row's own stamp, which every change of the row renews. */
 export interface Held {
@@ -34,7 +27,7 @@ export interface Held {
 }
 
 export interface Applied {
-  outcomes: Outcome[]
+  outcomes: Answered[]
   /** The documents as they are now, by key. */
   held: Map<string, Held>
 }
@@ -256,7 +249,7 @@ class Work {
     this.began = new Map(held)
   }
 
-  take(asked: Command): Outcome {
+  take(asked: Command): Answered {
     const key = keyOf(asked.subject)
     const known = this.known.get(asked.id)
     if (known) {

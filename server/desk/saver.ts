@@ -1,18 +1,18 @@
 import pg from 'pg'
-import { readCommand } from '#core/desk'
+import { readCommand, type Answered } from '#core/desk'
 import type { Command } from '#core/workshop'
 import { refusalOf } from '../db/constraints'
 import { isAway } from '../db/pool'
-import { applyAtOnce, applyCommands, keyOf, type Held, type Outcome } from './commands'
+import { applyAtOnce, applyCommands, keyOf, type Held } from './commands'
 
 /** What a client gets back: an outcome for each command in order, and the documents that it cannot work out by itself. */
 export interface Saved {
-  outcomes: Outcome[]
+  outcomes: Answered[]
   documents: Held[]
 }
 
 interface Lot {
-  commands: ({ command: Command } | { refused: Outcome })[]
+  commands: ({ command: Command } | { refused: Answered })[]
   at: string
   done: (s: Saved) => void
   failed: (e: unknown) => void
@@ -74,7 +74,7 @@ export class Saver {
     for (const lot of lots) lot.done(answer(lot, found))
   }
 
-  private async together(commands: Command[], at: string): Promise<Map<Command, { outcome: Outcome; held: Held | undefined }>> {
+  private async together(commands: Command[], at: string): Promise<Map<Command, { outcome: Answered; held: Held | undefined }>> {
     if (commands.length === 0) return new Map()
     try {
       const { outcomes, held } = await this.transaction(commands, at)
@@ -86,7 +86,7 @@ export class Saver {
         if (!error) throw e
         return new Map([[commands[0]!, { outcome: { id: commands[0]!.id, status: 'refused', error }, held: undefined }]])
       }
-      const alone = new Map<Command, { outcome: Outcome; held: Held | undefined }>()
+      const alone = new Map<Command, { outcome: Answered; held: Held | undefined }>()
       for (const c of commands) for (const [k, v] of await this.together([c], at)) alone.set(k, v)
       return alone
     }
@@ -138,7 +138,7 @@ export class Saver {
 
 /** Answers a lot: a document goes along when its client does not know it after this: something was refused, or somebody else
  *  changed it since. */
-function answer(lot: Lot, found: ReadonlyMap<Command, { outcome: Outcome; held: Held | undefined }>): Saved {
+function answer(lot: Lot, found: ReadonlyMap<Command, { outcome: Answered; held: Held | undefined }>): Saved {
   const outcomes = lot.commands.map((c) => ('command' in c ? found.get(c.command)!.outcome : c.refused))
   const bySubject = new Map<string, Command[]>()
   for (const c of lot.commands)

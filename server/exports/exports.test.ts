@@ -88,9 +88,9 @@ describe('text that people type', () => {
   })
   it('prices have the digits of their currency', async () => {
     const price = async () => (await get('kit.csv')).text.split('\r\n').find((l) => l.startsWith('Decoupage'))!
-    expect(await price()).toMatch(/,15\.00,USD,/)
+    expect(await price()).toMatch(/,24\.00,USD,/)
     await server.api.post('/api/commands').send([command('saltbox', [{ path: 'currency', before: 'USD', after: 'JPY' }], [], 'house')])
-    expect(await price()).toMatch(/,1500,JPY,/)
+    expect(await price()).toMatch(/,2400,JPY,/)
     await server.api.post('/api/commands').send([command('saltbox', [{ path: 'currency', before: 'JPY', after: 'USD' }], [], 'house')])
   })
 })

@@ -1,21 +1,8 @@
 import type pg from 'pg'
-import type { PrintedJob } from '#core/prints'
-import { freshPrinter, type Printer, type Ran } from '#core/printer'
+import type { Job } from '#core/prints'
+import { freshPrinter, type Printer } from '#core/printer'
 import type { Ink } from '#core/recipe'
 import { many, maybeOne, run, type Db } from '../db/query'
-
-/** A job of the out-tray as it is told; `whole` says that its PDF is still there. */
-export interface Job extends PrintedJob {
-  ink: Ink
-  paper: string
-  actor: string
-  at: string
-  number: number
-  sheets: { prints: string[]; labels: string[] }[]
-  lost: number
-  stopped: Ran['stopped']
-  whole: boolean
-}
 
 const columns = `id, ink, paper, actor, at, number::int as number, sheets, printed, lost, stopped, redo, pdf is not null as whole`
 

@@ -7,7 +7,7 @@ import { layPrints, printsOf } from '#core/prints'
 import { addDesign, type Workshop } from '#core/workshop'
 import { seedPictures } from '../demo/pictures'
 import { command, fixed, startServer } from '../testing/start'
-import type { Job } from './jobs'
+import type { Job } from '#core/prints'
 
 const id = 'lighthouse-blocks'
 const path = (rest: string) => `/api/workshops/${id}/${rest}`

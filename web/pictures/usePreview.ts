@@ -1,16 +1,14 @@
 import { t as tr } from '#core/language'
-import { transfer, wrap, type Remote } from 'comlink'
-import { onBeforeUnmount, ref } from 'vue'
+import { transfer } from 'comlink'
+import { ref } from 'vue'
 import type { previewTransfer, PreviewOptions } from '#core/preview'
+import { useWorker } from '../app/useWorker'
 
 /** The preview of a transfer in a worker: the newest wish is drawn, older ones are passed over. `ms` is how long it took. */
 export function usePreview() {
-  const problem = ref('')
   const ms = ref(0)
-  const worker = new Worker(new URL('../workers/preview.worker.ts', import.meta.url), { type: 'module' })
-  const remote: Remote<{ previewTransfer: typeof previewTransfer }> = wrap(worker)
-  worker.onerror = (e) => (problem.value = e.message || tr('The preview could not be drawn.'))
-  onBeforeUnmount(() => worker.terminate())
+  const begin = () => new Worker(new URL('../workers/preview.worker.ts', import.meta.url), { type: 'module' })
+  const { problem, remote } = useWorker<{ previewTransfer: typeof previewTransfer }>(begin, tr('The preview could not be drawn.'))
   let asked = 0
   let busy = false
   let wish: (() => Promise<void>) | undefined
@@ -21,7 +19,7 @@ export function usePreview() {
       const { width, height } = from.canvas
       const pixels = from.getImageData(0, 0, width, height).data
       const start = performance.now()
-      const seen = await remote.previewTransfer(transfer(pixels, [pixels.buffer]), width, height, { ...options })
+      const seen = await remote().previewTransfer(transfer(pixels, [pixels.buffer]), width, height, { ...options })
       ms.value = performance.now() - start
       if (mine === asked) onto.putImageData(new ImageData(seen, width, height), 0, 0)
     }

@@ -9,7 +9,7 @@ import SegmentChoice from '../ui/SegmentChoice.vue'
 import SourceMark from '../ui/SourceMark.vue'
 import VerdictShape from '../ui/VerdictShape.vue'
 import PrinterDrawing from './PrinterDrawing.vue'
-import type { Job } from './usePrinter'
+import type { Job } from '#core/prints'
 
 /** The simulated printer, its out-tray, what to see to before it prints, and the one press that prints. */
 const props = defineProps<{

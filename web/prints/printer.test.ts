@@ -10,7 +10,7 @@ import { isRefusal } from '#core/reasons'
 import { mountIn } from '../testing/mountIn'
 import PrinterPanel from './PrinterPanel.vue'
 import SheetsList from './SheetsList.vue'
-import type { Job } from './usePrinter'
+import type { Job } from '#core/prints'
 
 const now = '2026-05-15T21:00:00+02:00[Europe/Berlin]'
 const house = demoHouses[1]!
@@ -28,6 +28,7 @@ const job = (more: Partial<Job>): Job => ({
   paper: 'a4',
   at: now,
   number: 1,
+  actor: '',
   sheets: ['a', 'b', 'c'].map((x) => ({ prints: [`${x}1`, `${x}2`], labels: [`${x} one`, `${x} two`] })),
   printed: 3,
   lost: 0,

@@ -1,8 +1,9 @@
 import { t as tr } from '#core/language'
-import { proxy, wrap, type Remote } from 'comlink'
-import { onBeforeUnmount, ref, shallowRef, watch, type Ref } from 'vue'
+import { proxy } from 'comlink'
+import { ref, shallowRef, watch, type Ref } from 'vue'
 import type { Layout, LayoutAsk } from '#core/prints'
 import { isRefusal, type Refusal } from '#core/reasons'
+import { useWorker } from '../app/useWorker'
 
 interface LayoutWorker {
   lay(ask: LayoutAsk, ms: number, tell: (share: number, better: Layout | undefined) => void): Promise<Layout | Refusal | undefined>
@@ -15,12 +16,9 @@ const lookMs = 2000
 export function useLayout(ask: Ref<LayoutAsk | undefined>) {
   const layout = shallowRef<Layout>()
   const refused = shallowRef<Refusal['refused']>()
-  const problem = ref('')
   const share = ref(1)
-  const worker = new Worker(new URL('../workers/layout.worker.ts', import.meta.url), { type: 'module' })
-  const remote: Remote<LayoutWorker> = wrap(worker)
-  worker.onerror = (e) => (problem.value = e.message || tr('The sheets could not be laid out.'))
-  onBeforeUnmount(() => worker.terminate())
+  const begin = () => new Worker(new URL('../workers/layout.worker.ts', import.meta.url), { type: 'module' })
+  const { problem, remote, newest } = useWorker<LayoutWorker>(begin, tr('The sheets could not be laid out.'))
   let asked = 0
   watch(
     () => ask.value && JSON.stringify(ask.value),
@@ -28,21 +26,17 @@ export function useLayout(ask: Ref<LayoutAsk | undefined>) {
       const mine = ++asked
       if (!text) return
       share.value = 0
-      try {
-        const tell = proxy((done: number, found: Layout | undefined) => {
-          if (mine !== asked) return
-          if (found) layout.value = found
-          refused.value = undefined
-          share.value = done
-        })
-        const found = await remote.lay(JSON.parse(text) as LayoutAsk, lookMs, tell)
-        if (mine !== asked || !found) return
-        share.value = 1
-        if (isRefusal(found)) refused.value = found.refused
-        else layout.value = found
-      } catch (e) {
-        problem.value = e instanceof Error ? e.message : String(e)
-      }
+      const tell = proxy((done: number, found: Layout | undefined) => {
+        if (mine !== asked) return
+        if (found) layout.value = found
+        refused.value = undefined
+        share.value = done
+      })
+      const found = await newest<Layout | Refusal | undefined>((r) => r.lay(JSON.parse(text) as LayoutAsk, lookMs, tell))
+      if (mine !== asked || !found) return
+      share.value = 1
+      if (isRefusal(found)) refused.value = found.refused
+      else layout.value = found
     },
     { immediate: true },
   )
@@ -50,7 +44,7 @@ export function useLayout(ask: Ref<LayoutAsk | undefined>) {
   function stop() {
     asked++
     share.value = 1
-    void remote.stop()
+    void remote().stop()
   }
   return { layout, refused, problem, share, stop }
 }

@@ -1,21 +1,9 @@
 import { onBeforeUnmount, onMounted, ref, type Ref } from 'vue'
 import { uuidv7 } from 'uuidv7'
-import type { LaidSheet, PrintedJob } from '#core/prints'
+import type { Job, LaidSheet } from '#core/prints'
 import type { Letting, Printer } from '#core/printer'
 import type { Ink } from '#core/recipe'
 import { api } from '../app/api'
-
-/** A job of the out-tray, as the server tells it. */
-export interface Job extends PrintedJob {
-  ink: Ink
-  paper: string
-  at: string
-  number: number
-  sheets: { prints: string[]; labels: string[] }[]
-  lost: number
-  stopped: 'jam' | 'empty' | 'wrong-paper' | null
-  whole: boolean
-}
 
 /** The simulated printers of a workshop's house and the out-tray; what failed is said, and asking again does it once. */
 export function usePrinter(workshop: Ref<string>, house: Ref<string>, actor: Ref<string>) {

@@ -5,7 +5,7 @@ import { pictureContext } from '../pictures'
 import { copiesForSure } from '../quantities'
 import type { Figured, Finding, Remedy } from '../shapes'
 import type { Situation } from '../situation'
-import { choiceChange, finding, inDesign, optionsWith, remedy, scaled, takeMethod, type Find } from './ways'
+import { finding, inDesign, keepWhites, remedy, scaled, type Find } from './ways'
 
 /** So long before the first class missing pictures are worth a look, and not only a note. */
 const soonMin = 10 * 1440
@@ -93,15 +93,6 @@ function judged(s: Situation, plan: Figured): Finding[] {
 function ways(s: Situation, code: string, percent: number): Remedy[] {
   if (code === 'soft' || code === 'poor') return [scaled(s, percent)]
   if (code === 'reads-backwards') return [remedy('print-as-advised', [change(s.workshop, inDesign(s).mirrored, null)])]
-  if (code === 'whites-go')
-    return [
-      ...optionsWith(s, (o) => o.effects.some((e) => e.kind === 'whites' && e.whites === 'white')).map((x) =>
-        remedy('take-option', [choiceChange(s, x.school.id, x.option.id)], { question: x.school.question, option: x.option.name }),
-      ),
-      ...s.recipes
-        .filter((r) => r.whites === 'white' && s.design.material in r.surfaces && r.id !== s.recipe.id)
-        .map((r) => takeMethod(s, r.id))
-        .slice(0, 1),
-    ]
+  if (code === 'whites-go') return keepWhites(s)
   return []
 }

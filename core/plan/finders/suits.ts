@@ -3,7 +3,20 @@ import { suit, type Suit } from '#core/suitability'
 import { change, inWorkshop } from '#core/workshop'
 import type { Figured, Finding, Remedy } from '../shapes'
 import type { Situation } from '../situation'
-import { choiceChange, inChoices, inDesign, finding, knownChange, optionsWith, remedy, scaled, takeMethod, type Find } from './ways'
+import {
+  choiceChange,
+  inChoices,
+  inDesign,
+  finding,
+  knownChange,
+  optionsWith,
+  remedy,
+  scaled,
+  type Find,
+  keepWhites,
+  methodsWith,
+  takeOption,
+} from './ways'
 
 /** Whether pictures, prints and what is allowed suit the method, each with its way out. */
 export const suits: Find = (s, plan) => [...printSuits(s), ...allowances(s, plan), ...seams(s, plan)]
@@ -55,13 +68,8 @@ const ways: Record<Suit['code'], (s: Situation, x: Suit) => Remedy[]> = {
   'paper-thick': (s) => [remedy('plain-paper', [knownChange(s, 'print', { gsm: 80 })])],
   'whites-vanish': (s) => keepWhites(s),
   'whites-wish': (s) => [
-    ...groundFor(s).map((x) =>
-      remedy('take-option', [choiceChange(s, x.school.id, x.option.id)], { question: x.school.question, option: x.option.name }),
-    ),
-    ...s.recipes
-      .filter((r) => r.whites === s.design.whites && s.design.material in r.surfaces && r.id !== s.recipe.id)
-      .map((r) => takeMethod(s, r.id))
-      .slice(0, 2),
+    ...groundFor(s).map((x) => takeOption(s, x)),
+    ...methodsWith(s, s.design.whites).slice(0, 2),
     remedy('any-whites', [change(s.workshop, inDesign(s).whites, null)]),
   ],
   soft: (s, x) => [scaled(s, Number(x.values['percent']))],
@@ -76,7 +84,7 @@ const wayOut = (s: Situation, x: Suit): Remedy[] => ways[x.code](s, x)
 /** A school of this method that takes the ink that is here. */
 const otherInk = (s: Situation): Remedy[] =>
   optionsWith(s, (o) => o.effects.some((e) => e.kind === 'print' && s.printers.includes(e.ink) && e.ink !== s.resolved.print.ink)).map(
-    (x) => remedy('take-option', [choiceChange(s, x.school.id, x.option.id)], { question: x.school.question, option: x.option.name }),
+    (x) => takeOption(s, x),
   )
 
 const tonerAgain = (s: Situation) =>
@@ -89,16 +97,6 @@ const groundFor = (s: Situation) =>
   optionsWith(s, (o) => (o.effects.find((e) => e.kind === 'whites')?.whites ?? s.recipe.whites) === s.design.whites).filter((x) =>
     x.school.options.some((o) => o.effects.some((e) => e.kind === 'whites')),
   )
-
-const keepWhites = (s: Situation): Remedy[] => [
-  ...optionsWith(s, (o) => o.effects.some((e) => e.kind === 'whites' && e.whites === 'white')).map((x) =>
-    remedy('take-option', [choiceChange(s, x.school.id, x.option.id)], { question: x.school.question, option: x.option.name }),
-  ),
-  ...s.recipes
-    .filter((r) => r.whites === 'white' && s.design.material in r.surfaces && r.id !== s.recipe.id)
-    .map((r) => takeMethod(s, r.id))
-    .slice(0, 1),
-]
 
 /** Heat, sprays and blades that a class would use although they are not allowed or arranged. */
 function allowances(s: Situation, plan: Figured): Finding[] {
@@ -129,16 +127,10 @@ function withoutHazard(s: Situation, stage: string, hazard: Hazard): Remedy[] {
       stage: s.resolved.stages.find((x) => x.id === stage)!.name,
     })
   return [
-    ...(guilty && brush
-      ? [remedy('take-option', [choiceChange(s, guilty.school.id, brush.id)], { question: guilty.school.question, option: brush.name })]
-      : []),
+    ...(guilty && brush ? [takeOption(s, { school: guilty.school, option: brush })] : []),
     ...(may.includes('ahead') ? [move('ahead')] : []),
     ...(may.includes('home') ? [move('home')] : []),
-    ...(brush
-      ? []
-      : without.map((x) =>
-          remedy('take-option', [choiceChange(s, x.school.id, x.option.id)], { question: x.school.question, option: x.option.name }),
-        )),
+    ...(brush ? [] : without.map((x) => takeOption(s, x))),
     remedy('arrange', [change(s.workshop, inWorkshop.choices.allow, { ...s.allow, [hazard]: true })], {
       hazard,
     }),
@@ -156,7 +148,7 @@ const seams: Find = (s, plan) =>
             'pictures',
             { mm: plan.tape.seamOnKeepClearMm },
             optionsWith(s, (o) => o.effects.some((e) => e.kind === 'tape' && e.width.value > s.resolved.tapeWidth.value)).map((x) =>
-              remedy('take-option', [choiceChange(s, x.school.id, x.option.id)], { question: x.school.question, option: x.option.name }),
+              takeOption(s, x),
             ),
           ),
           mark: 'E' as const,

@@ -84,3 +84,17 @@ export function optionsWith(
       .map((option) => ({ school, option }))
   })
 }
+
+/** Taking an option of a school, as a way out. */
+export const takeOption = (s: Situation, { school, option }: { school: School; option: School['options'][number] }): Remedy =>
+  remedy('take-option', [choiceChange(s, school.id, option.id)], { question: school.question, option: option.name })
+
+/** Whites kept: a ground of this method that is white, or one other method that keeps them. */
+export const keepWhites = (s: Situation): Remedy[] => [
+  ...optionsWith(s, (o) => o.effects.some((e) => e.kind === 'whites' && e.whites === 'white')).map((x) => takeOption(s, x)),
+  ...methodsWith(s, 'white').slice(0, 1),
+]
+
+/** Other methods for this surface whose whites become so. */
+export const methodsWith = (s: Situation, whites: Recipe['whites'] | undefined): Remedy[] =>
+  s.recipes.filter((r) => r.whites === whites && s.design.material in r.surfaces && r.id !== s.recipe.id).map((r) => takeMethod(s, r.id))

@@ -2,7 +2,7 @@ import { planOf, planWorkshop, stopsOf, type Finding, type Plan, type PlanInput,
 import { hazardOf, latestRecipe, pieceKind, pieceStates, takesMaterial, type Hazard, type PieceState, type Recipe } from '#core/recipe'
 import { recipesOf } from '#core/house'
 import { sittingsOf } from '#core/sessions'
-import { applyChanges, change, choicesAt, inWorkshop, type Change, type Design, type Workshop } from '#core/workshop'
+import { applyChanges, change, choicesAt, firstDesign, inWorkshop, type Change, type Design, type Workshop } from '#core/workshop'
 
 export type Verdict = 'possible' | 'possible-if' | 'not-possible'
 
@@ -37,7 +37,7 @@ const mostConditions = 2
 
 /** What is searched for: a plan, and which of its designs wants a method; the first unless said. */
 export type FinderInput = PlanInput & { design?: string }
-const designIn = (w: Workshop, input: FinderInput): Design => w.designs.find((d) => d.id === input.design) ?? w.designs[0]!
+const designIn = (w: Workshop, input: FinderInput): Design => w.designs.find((d) => d.id === input.design) ?? firstDesign(w)
 
 /** Every method against this plan, best first: possible; possible if one or two things change, which are named and planned;
  *  not possible, because. Nothing is asked: group, time, surface, printer, whites and what is allowed are the plan's own.

@@ -1,5 +1,5 @@
 import { addDays } from '#core/time'
-import { changed, inWorkshop, type Change, type Participant, type Picture, type Workshop } from '#core/workshop'
+import { changed, firstDesign, inWorkshop, type Change, type Participant, type Picture, type Workshop } from '#core/workshop'
 
 /** So many days after the last class a picture has served; without a class, so many after it came in. */
 export const keptDays = { afterClass: 14, withoutClass: 60 }
@@ -22,7 +22,7 @@ export function eraseDay(
 
 /** The pictures that are for a design: those that say so; for the first, those that say nothing. */
 export const picturesOf = (workshop: Pick<Workshop, 'pictures' | 'designs'>, designId: string): Picture[] =>
-  (workshop.pictures ?? []).filter((p) => (p.design ?? workshop.designs[0]!.id) === designId)
+  (workshop.pictures ?? []).filter((p) => (p.design ?? firstDesign(workshop).id) === designId)
 
 /** The picture of a person for a design: the newest of their own. */
 export const pictureOf = (workshop: Pick<Workshop, 'pictures' | 'designs'>, participant: string, designId: string): Picture | undefined =>

@@ -5,7 +5,7 @@ import { homeNeeds, takeHomeSheets, type TakeHomeSheet } from '#core/takehome'
 import { clockOf } from '#core/time'
 import { errandsFor, type Errand } from '#core/errands'
 import type { KitNeeds } from '#core/kit'
-import { makes, pieceOf } from '#core/workshop'
+import { firstDesign, makes, pieceOf } from '#core/workshop'
 import { planKit, planMade, planPrints, planSpares, planTape } from './quantities'
 import { paintedWhite } from './pictures'
 import type { DesignPlan, Shelf, StageSample } from './shapes'
@@ -47,7 +47,7 @@ export function planDesign(s: Situation): PlannedDesign {
     samples: samples.count > 0,
     cureMin: split.cure?.recommendedMin ?? s.resolved.cure?.recommended.value ?? 0,
     done: s.workshop.errandsDone,
-    of: s.design.id === s.workshop.designs[0]!.id ? '' : s.design.id,
+    of: s.design.id === firstDesign(s.workshop).id ? '' : s.design.id,
     now: s.now,
   })
   const d: DesignPlan = {

@@ -28,6 +28,7 @@ import {
   allowed,
   choicesFor,
   designOf,
+  firstDesign,
   makersOf,
   makes,
   seatNames,
@@ -120,7 +121,7 @@ function makersAt(tables: Seating, all: readonly Participant[], makers: readonly
 
 export function situate(
   { workshop, house, recipes = recipesOf(house), evidence = {}, reserved = {}, now }: PlanInput,
-  design: Design = workshop.designs[0]!,
+  design: Design = firstDesign(workshop),
 ): Situation {
   const makers = makersOf(workshop, design)
   const pictures = picturesOf(workshop, design.id)

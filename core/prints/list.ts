@@ -2,7 +2,7 @@ import type { Plan } from '#core/plan'
 import { pictureOf, picturesOf } from '#core/pictures'
 import { tileOverlapMm, tilesOf } from '#core/sheets'
 import type { Size } from '#core/units'
-import { piecesOf, type Picture, type Workshop } from '#core/workshop'
+import { firstDesign, piecesOf, type Picture, type Workshop } from '#core/workshop'
 
 /** One print: whose, of which picture, what for, how large (its border to hold included), in mm. */
 export interface Print {
@@ -32,7 +32,7 @@ export function printsOf(plan: Plan, workshop: Workshop, printable: Size): Print
   const pictures = picturesOf(workshop, design.id)
   const ours = pictures.filter((p) => p.participant === null)
   // Ids of a further design are its own.
-  const apart = design.id === workshop.designs[0]!.id ? '' : `${design.id.slice(-8)}.`
+  const apart = design.id === firstDesign(workshop).id ? '' : `${design.id.slice(-8)}.`
   const turn = (n: number) => (ours.length ? ours[n % ours.length]! : null)
   const standIn = design.pictures === 'house' || workshop.choices.standIn === true
   const of = (name: string, picture: Picture | null, participant: string | null, purpose: Print['purpose'], label: string): Print => {

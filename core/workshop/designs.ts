@@ -1,12 +1,12 @@
 import type { Change } from './command'
 import { change, changed, inWorkshop } from './paths'
 import { withPlaces } from './command'
-import { designOf } from './pieces'
+import { designOf, firstDesign } from './pieces'
 import type { Design, Workshop } from './workshop'
 
 /** Another design beside those there are, like the first in kind and method until somebody changes it; everybody makes one. */
 export function addDesign(w: Workshop, id: string): Change[] {
-  const { kind, material, width, height, thickness, recipe, outline, called, print, pictures } = w.designs[0]!
+  const { kind, material, width, height, thickness, recipe, outline, called, print, pictures } = firstDesign(w)
   const after: Design = {
     ...{ id, kind, material, width, height, recipe, pictures },
     ...(thickness && { thickness }),
@@ -25,7 +25,7 @@ export function addDesign(w: Workshop, id: string): Change[] {
  *  Undefined for the first, which can only become something else, and for one that pictures are in for. */
 export function removeDesign(w: Workshop, id: string): Change[] | undefined {
   const design = w.designs.find((d) => d.id === id)
-  if (!design || w.designs[0] === design || (w.pictures ?? []).some((p) => p.design === id)) return undefined
+  if (!design || firstDesign(w) === design || (w.pictures ?? []).some((p) => p.design === id)) return undefined
   const pieces = w.pieces.filter((x) => designOf(w, x) === id)
   return withPlaces(w, [
     ...pieces.map((x) => change(w, inWorkshop.pieces(x.id), null)),

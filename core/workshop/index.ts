@@ -19,7 +19,19 @@ export {
   type Clash,
 } from './command'
 export { below, change, changed, inHouse, inWorkshop, pathText, type Path, type Paths } from './paths'
-export { choicesAt, choicesFor, designOf, makersOf, makes, newPiece, pieceOf, piecesOf, type MadePiece, type OwnChoices } from './pieces'
+export {
+  choicesAt,
+  choicesFor,
+  designOf,
+  firstDesign,
+  makersOf,
+  makes,
+  newPiece,
+  pieceOf,
+  piecesOf,
+  type MadePiece,
+  type OwnChoices,
+} from './pieces'
 export { separateNames, type NamePlace } from './names'
 export { addDesign, removeDesign, setMakes } from './designs'
 export { moveSession } from './move'

@@ -3,10 +3,13 @@ import { seated } from './edits'
 import { inWorkshop } from './paths'
 import type { Design, Participant, Piece, Workshop } from './workshop'
 
+/** The design that a workshop began with: the one meant where none is named. */
+export const firstDesign = (w: Pick<Workshop, 'designs'>): Design => w.designs[0]!
+
 /** How many of a design somebody makes: as was said for them, else of each of its people; unsaid, one of the first design and none of
  *  another. */
 export const makes = (w: Pick<Workshop, 'designs'>, person: Pick<Participant, 'makes'>, design: Design): number =>
-  person.makes?.[design.id] ?? design.each ?? (w.designs[0]!.id === design.id ? 1 : 0)
+  person.makes?.[design.id] ?? design.each ?? (firstDesign(w).id === design.id ? 1 : 0)
 
 /** Who makes a design, in the order of the group. */
 export const makersOf = (w: Pick<Workshop, 'designs' | 'group'>, design: Design): Participant[] =>
@@ -28,7 +31,7 @@ export const pieceOf = (w: Pick<Workshop, 'designs' | 'pieces'>, participant: st
   w.pieces.find((x) => x.participant === participant && designOf(w, x) === designId && (x.number ?? 1) === number)
 
 /** The design a known piece is of: the first unless it says. */
-export const designOf = (w: Pick<Workshop, 'designs'>, piece: Pick<Piece, 'design'>): string => piece.design ?? w.designs[0]!.id
+export const designOf = (w: Pick<Workshop, 'designs'>, piece: Pick<Piece, 'design'>): string => piece.design ?? firstDesign(w).id
 
 /** All pieces that people make, by seat, then by design. */
 export function piecesOf(w: Pick<Workshop, 'designs' | 'pieces' | 'group'>): MadePiece[] {
@@ -44,13 +47,13 @@ export function piecesOf(w: Pick<Workshop, 'designs' | 'pieces' | 'group'>): Mad
 
 /** The id of a piece's entry: the same wherever it is made first, so that no piece has two. */
 const entryId = (w: Pick<Workshop, 'designs'>, { participant, designId, number }: Omit<MadePiece, 'known' | 'state'>): string =>
-  designId === w.designs[0]!.id && number === 1 ? `${participant}-d1` : `${participant.slice(-36)}-${designId.slice(-12)}-${number}`
+  designId === firstDesign(w).id && number === 1 ? `${participant}-d1` : `${participant.slice(-36)}-${designId.slice(-12)}-${number}`
 
 /** A piece's entry, for one that has none yet. */
 export const newPiece = (w: Pick<Workshop, 'designs'>, of: Omit<MadePiece, 'known'>): Piece => ({
   id: entryId(w, of),
   participant: of.participant,
-  ...(of.designId !== w.designs[0]!.id && { design: of.designId }),
+  ...(of.designId !== firstDesign(w).id && { design: of.designId }),
   ...(of.number > 1 && { number: of.number }),
   state: of.state,
   laidAt: null,
@@ -61,8 +64,8 @@ export type OwnChoices = Pick<Workshop['choices'], 'spares' | 'samples' | 'split
 
 /** A design's own choices: the workshop's are the first one's. */
 export const choicesFor = (w: Pick<Workshop, 'designs' | 'choices'>, d: Design): OwnChoices =>
-  w.designs[0]!.id === d.id ? w.choices : { spares: d.spares ?? null, samples: d.samples ?? null, split: d.split ?? {} }
+  firstDesign(w).id === d.id ? w.choices : { spares: d.spares ?? null, samples: d.samples ?? null, split: d.split ?? {} }
 
 /** Where a design's own choices stand. */
 export const choicesAt = (w: Pick<Workshop, 'designs'>, designId: string): Pick<typeof inWorkshop.choices, keyof OwnChoices> =>
-  (w.designs[0]!.id === designId ? inWorkshop.choices : inWorkshop.designs(designId)) as typeof inWorkshop.choices
+  (firstDesign(w).id === designId ? inWorkshop.choices : inWorkshop.designs(designId)) as typeof inWorkshop.choices

@@ -1,5 +1,5 @@
 import type { PieceState } from '#core/recipe'
-import { piecesOf } from './pieces'
+import { firstDesign, piecesOf } from './pieces'
 import type { Drawing, Session, Workshop } from './workshop'
 
 /** What a list says of a workshop without opening it: no name of a person, no plan. */
@@ -24,7 +24,7 @@ export function summaryOf(w: Workshop): Summary {
   const states: Partial<Record<PieceState, number>> = {}
   for (const p of piecesOf(w)) states[p.state] = (states[p.state] ?? 0) + 1
   const { id, houseId, title, drawing, createdAt, archivedAt, sessions } = w
-  const { kind, called, recipe } = w.designs[0]!
+  const { kind, called, recipe } = firstDesign(w)
   return {
     ...{ id, houseId, title, drawing, createdAt, archivedAt, sessions, states, kind, recipe },
     people: w.group.participants.length,

@@ -19,7 +19,7 @@ import { runJob } from '#core/printer'
 import { BadInput, isRefusal, readInput } from '#core/reasons'
 import { inks, type Ink } from '#core/recipe'
 import { usualSteps } from '#core/sheets'
-import { change, inWorkshop, newPiece, piecesOf, type Workshop } from '#core/workshop'
+import { change, firstDesign, inWorkshop, newPiece, piecesOf, type Workshop } from '#core/workshop'
 import type { Clock } from '../clock'
 import { inTransaction, maybeOne, type Db } from '../db/query'
 import { applyCommands, lock } from '../desk/commands'
@@ -86,7 +86,7 @@ interface Found {
 async function find(pool: pg.Pool, clock: Clock, id: string, design?: string): Promise<Found> {
   const { workshop, house, plan: whole } = await planOfDesk(pool, clock, id)
   if (design !== undefined && !workshop.designs.some((d) => d.id === design)) throw new NotFound('This design is not here any more.')
-  const plan = planOf(whole, design ?? workshop.designs[0]!.id)
+  const plan = planOf(whole, design ?? firstDesign(workshop).id)
   const { widthMm, heightMm, marginMm } = plan.print.paper
   const all = printsOf(plan, workshop, { widthMm: widthMm - 2 * marginMm, heightMm: heightMm - 2 * marginMm })
   const jobs = await loadJobs(pool, id)

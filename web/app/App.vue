@@ -11,12 +11,15 @@ import { useDesk } from './desk'
 import { bindKeys } from './keys'
 import { chooseLanguage, followHouse, language } from './language'
 import { useNewerVersion } from './newerVersion'
+import { LazyMenu } from '../ui/lazyMenu'
 
 // What a first view does not need is fetched when it is asked for.
 const KeySheet = defineAsyncComponent(() => import('./KeySheet.vue'))
 const NameAsk = defineAsyncComponent(() => import('./NameAsk.vue'))
 const UnsettledNews = defineAsyncComponent(() => import('./UnsettledNews.vue'))
 const WorkshopList = defineAsyncComponent(() => import('./WorkshopList.vue'))
+const otherAsked = ref(false)
+const otherOpen = ref(false)
 
 const desk = useDesk()
 const route = useRoute()
@@ -113,13 +116,18 @@ watch([() => workshop.value?.title, () => route.name], ([title]) => (document.ti
         <span class="word">{{ $t('Imprenta') }}</span>
       </router-link>
       <div class="job">
-        <v-menu v-if="workshop">
-          <template #activator="{ props: p }"
-            ><button type="button" class="plain title" v-bind="p" :title="workshop.title">
-              <span>{{ workshop.title }}</span><v-icon :icon="mdiChevronDown" size="20" /></button
-          ></template>
-          <WorkshopList />
-        </v-menu>
+        <button
+          v-if="workshop"
+          type="button"
+          class="plain title"
+          aria-haspopup="menu"
+          aria-expanded="false"
+          :title="workshop.title"
+          @click.once="otherAsked = otherOpen = true"
+        >
+          <span>{{ workshop.title }}</span><v-icon :icon="mdiChevronDown" size="20" />
+          <LazyMenu v-if="otherAsked" v-model="otherOpen" activator="parent"><WorkshopList /></LazyMenu>
+        </button>
         <strong v-else-if="house">{{ house.name }}</strong>
         <strong v-else>{{ $t('Both houses') }}</strong>
         <NameAsk v-if="desk.ready && !desk.actor && desk.done.length > 0" />

@@ -22,6 +22,7 @@ const { width } = useDisplay()
 const question = ref<ReturnType<typeof bench.people>>()
 
 const DesignTabs = defineAsyncComponent(() => import('./DesignTabs.vue'))
+const LeaveAsk = defineAsyncComponent(() => import('./LeaveAsk.vue'))
 /** What is decided for each design by itself. */
 const ofDesign = new Set<DecisionId>(['piece', 'method', 'pictures', 'kit', 'sessions'])
 const several = computed(() => (workshop.value?.designs.length ?? 1) > 1 && ofDesign.has(panel.value))
@@ -76,20 +77,7 @@ onBeforeUnmount(() => window.removeEventListener('imprenta:people', byKey))
       :effect="bench.effectSoon"
       @take="take"
     />
-    <v-dialog :model-value="!!question" max-width="440" @update:model-value="question = undefined">
-      <div v-if="question" class="ask">
-        <h2>{{ $t('{0} would go', question.names.join(', ')) }}</h2>
-        <p>{{ $t('Everybody without a name has gone already. Their name and piece go too; Undo brings them back.') }}</p>
-        <div class="row">
-          <v-btn autofocus @click="question = undefined">{{ $t('Keep them') }}</v-btn><v-btn
-            color="error"
-            variant="flat"
-            @click="removeAnyway"
-            >{{ $t('Take them out') }}</v-btn
-          >
-        </div>
-      </div>
-    </v-dialog>
+    <LeaveAsk v-if="question" :names="question.names" @keep="question = undefined" @take-out="removeAnyway" />
   </main>
 </template>
 <style scoped>
@@ -103,18 +91,6 @@ onBeforeUnmount(() => window.removeEventListener('imprenta:people', byKey))
 }
 .work {
   min-height: 600px;
-}
-.ask {
-  background: var(--stock);
-  border: 1.5px solid var(--text);
-  box-shadow: 6px 6px 0 0 var(--night);
-  padding: 24px;
-  display: grid;
-  gap: 12px;
-}
-.row {
-  display: flex;
-  gap: 8px;
 }
 @media (max-width: 1100px) {
   .bench {

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { t as tr } from '#core/language'
 import { computed } from 'vue'
-import { inWorkshop, makes, removeDesign, seated, setMakes, type Participant } from '#core/workshop'
+import { firstDesign, inWorkshop, makes, removeDesign, seated, setMakes, type Participant } from '#core/workshop'
 import PieceDrawing from '../ui/PieceDrawing.vue'
 import StepField from '../ui/StepField.vue'
 import type { Bench } from './useBench'
@@ -12,7 +12,7 @@ const w = computed(() => props.bench.workshop.value!)
 const whole = computed(() => props.bench.whole.value!)
 const d = computed(() => props.bench.design.value!)
 const people = computed(() => seated(w.value.group.participants))
-const first = computed(() => w.value.designs[0] === d.value)
+const first = computed(() => firstDesign(w.value) === d.value)
 const each = computed(() => d.value.each ?? (first.value ? 1 : 0))
 const of = (p: Participant) => makes(w.value, p, d.value)
 const said = (p: Participant) => p.name ?? whole.value.seats[p.id]!

@@ -6,6 +6,7 @@ import type { Phrases } from '#core/phrases'
 import {
   applyChanges,
   changed,
+  firstDesign,
   pathText,
   same,
   setHeadcount,
@@ -30,7 +31,10 @@ export function useBench(id: Ref<string>) {
   const house = computed(() => (workshop.value ? desk.house(workshop.value.houseId) : undefined))
   const whole = computed(() => desk.plan(id.value))
   /** The design that is looked at, and the plan as it sees it. */
-  const design = computed(() => workshop.value?.designs.find((d) => d.id === looked.get(id.value)) ?? workshop.value?.designs[0])
+  const design = computed(() => {
+    const w = workshop.value
+    return w && (w.designs.find((d) => d.id === looked.get(id.value)) ?? firstDesign(w))
+  })
   const lookAt = (designId: string) => void looked.set(id.value, designId)
   const plan = computed(() => whole.value && design.value && planOf(whole.value, design.value.id))
   const say = computed(() => (house.value ? desk.say(house.value) : undefined))

@@ -5,7 +5,7 @@ import { ref } from 'vue'
 import { uuidv7 } from 'uuidv7'
 import { fileKey, ownerOf, picturesOf, type RosterOwners, type Suggestion } from '#core/pictures'
 import { dateOf } from '#core/time'
-import { changed, inWorkshop, type Picture, type Workshop } from '#core/workshop'
+import { changed, firstDesign, inWorkshop, type Picture, type Workshop } from '#core/workshop'
 import type { Problem } from '../app/api'
 import { useDesk } from '../app/desk'
 
@@ -80,12 +80,12 @@ export const useUploads = defineStore('uploads', () => {
     files: readonly File[],
     owner?: string | null,
     named?: RosterOwners['owners'],
-    design = workshop.designs[0]!.id,
+    design = firstDesign(workshop).id,
   ): Promise<void> {
     const people = workshop.group.participants
     const seats = desk.plan(workshop.id)?.seats
     const taken = new Set(picturesOf(workshop, design).map((p) => p.participant))
-    const forIt = design !== workshop.designs[0]!.id && { design }
+    const forIt = design !== firstDesign(workshop).id && { design }
     for (const file of files) {
       const told = owner === undefined ? named?.get(fileKey(file.name)) : owner
       const found = told === undefined ? ownerOf(file.name, people, seats) : told

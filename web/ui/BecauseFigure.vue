@@ -1,8 +1,9 @@
 <script setup lang="ts">
-import { computed, defineAsyncComponent } from 'vue'
+import { computed, defineAsyncComponent, ref } from 'vue'
 import type { Difference, PlanFigure } from '#core/plan'
 import type { Phrases } from '#core/phrases'
 import ChangeCaret from './ChangeCaret.vue'
+import { LazyMenu } from './lazyMenu'
 import SourceMark from './SourceMark.vue'
 
 // What it opens to is fetched when it is asked for.
@@ -18,17 +19,25 @@ const props = defineProps<{
   quiet?: boolean
 }>()
 const shown = computed(() => props.text ?? props.say.amount(props.figure.value, props.figure.unit, props.figure.noun))
+const asked = ref(false)
+const open = ref(false)
 </script>
 <template>
   <span class="because">
-    <v-menu :close-on-content-click="false" location="bottom start">
-      <template #activator="{ props: p }">
-        <button type="button" class="plain open" :class="quiet ? '' : 'fig'" v-bind="p" :aria-label="$t('{0}: {1}. Why?', name, shown)">
-          {{ shown }}
-        </button>
-      </template>
-      <WhyCard :figure="figure" :say="say" :name="name" :shown="shown" />
-    </v-menu>
+    <button
+      type="button"
+      class="plain open"
+      :class="quiet ? '' : 'fig'"
+      aria-haspopup="dialog"
+      aria-expanded="false"
+      :aria-label="$t('{0}: {1}. Why?', name, shown)"
+      @click.once="asked = open = true"
+    >
+      {{ shown
+      }}<LazyMenu v-if="asked" v-model="open" activator="parent" :close-on-content-click="false" location="bottom start">
+        <WhyCard :figure="figure" :say="say" :name="name" :shown="shown" />
+      </LazyMenu>
+    </button>
     <SourceMark v-if="figure.because.mark === 'E' || figure.because.inputs.some((i) => i.mark)" :mark="figure.because.mark" />
     <ChangeCaret :change="change" :say="say" />
   </span>

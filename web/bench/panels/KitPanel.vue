@@ -75,12 +75,11 @@ const sizes = (l: KitLine) => {
 const toBuy = computed(() => plan.value.kit.filter((l) => l.toGet.packs.length > 0))
 const setHave = (l: KitLine, n: number) => {
   const house = props.bench.house.value!
-  const key = l.key === 'blank' ? `blank-${props.bench.workshop.value!.designs[0]!.kind}` : l.material === 'blank' ? l.key : l.material
   props.bench.desk.act({
     kind: 'cupboard',
     label: tr('{0} in the cupboard became {1}', l.name.toLowerCase(), n),
     subject: { kind: 'house', id: house.id },
-    changes: [change(house, inHouse.cupboard(key), n)],
+    changes: [change(house, inHouse.cupboard(l.cupboard), n)],
   })
 }
 const share = (l: KitLine, by: ShareBy) =>

@@ -62,6 +62,18 @@ describe('errands', () => {
     const damp = { ...demoHouses[0]!, climate: { celsius: 18, humidityPct: 70 } }
     expect(minutesBetween(start(damp).by, start(demoHouses[0]!).by)).toBeGreaterThan(1000)
   })
+  it('a sample of an hour is begun before the class, one of less is made in it', () => {
+    const tape = demoWorkshops('2026-05-15').find((w) => w.designs[0]!.recipe.id === 'tape-film')!
+    const sample = (minutes: number) => {
+      const own = { value: minutes, by: 'Noor', on: '2026-05-01', why: '' }
+      const house = { ...demoHouses[0]!, figures: { 'recipe.tape-film.stages.tape.minutes': own } }
+      return errands(tape, house).filter((e) => e.code === 'sample')
+    }
+    const of = (minutes: number) => sample(minutes)[0]!.because.inputs.find((i) => i.name === 'sample-minutes')!.value as number
+    const rest = of(100) - 100
+    expect(of(60 - rest)).toBe(60)
+    expect(sample(59 - rest)).toEqual([])
+  })
   it('are open, done or late', () => {
     const late = '2026-05-14T09:00:00-04:00[America/New_York]'
     expect(by('print').state).toBe('open')

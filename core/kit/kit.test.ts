@@ -132,4 +132,9 @@ it('a roll of tape is so many whole strips: its end is wasted', () => {
     expect((pack.size + 1) * length).toBeGreaterThan(roll.size)
   }
   expect(tape.toGet.packs.length).toBeGreaterThan(0)
+  // 50 m in strips of 65 mm: 769 whole ones and a rest of 15 mm.
+  const side = { mm: 55, text: '55 mm' }
+  const small = { ...w, designs: [{ ...w.designs[0]!, width: side, height: side }] }
+  const other = planWorkshop({ workshop: small, house: { ...house, cupboard: {} }, now: '2026-05-01T09:00:00-04:00[America/New_York]' })
+  expect([other.tape!.stripLengthMm, other.kit.find((l) => l.unit === 'strips')!.toGet.packs[0]!.size]).toEqual([65, 769])
 })

@@ -3,7 +3,11 @@ import { demoHouses, demoWorkshops } from '#core/demo'
 import type { House } from '#core/house'
 import { phrases, sayPlan } from '#core/phrases'
 import { decisionIds, difference, planInput, planWorkshop, type Plan } from '#core/plan'
+import { isRefusal } from '#core/reasons'
 import * as v from 'valibot'
+import type { PlannedDesign } from './design'
+import { wholePack } from './finders/kit'
+import { situate } from './situation'
 import { applyChanges, newWorkshop, setHeadcount, type Session, type Workshop } from '#core/workshop'
 
 const house = demoHouses[0]!
@@ -81,6 +85,19 @@ describe('findings', () => {
     const fewer = [1, 2, 3].map((n) => ({ ...coasters, choices: { ...coasters.choices, spares: plan(coasters).spares.count - n } }))
     expect(Math.min(...fewer.map(packs))).toBeLessThan(packs(coasters))
   })
+})
+
+it('the last tenth of a pack is told of, a little more is not', () => {
+  const p = plan(moths)
+  const line = p.kit.find((l) => l.unit === 'ml' && !isRefusal(l.toGet.purchase))!
+  const s = situate({ workshop: moths, house, now })
+  const told = (leftOver: number, count: number) => {
+    const packs = [{ ...line.toGet.packs[0]!, size: 100, count }]
+    const toGet = { ...line.toGet, packs, purchase: { toBuy: 0, packs: [], costMinor: 0, leftOver } }
+    const part = { s, d: { spares: { count: 2 } } } as unknown as PlannedDesign
+    return wholePack([part], { ...p, kit: [{ ...line, toGet }] } as Parameters<typeof wholePack>[1]).map((f) => f.values['ml'])
+  }
+  expect([told(90, 2), told(89.9, 2), told(90, 1)]).toEqual([[10], [], []])
 })
 
 describe('ways out', () => {

@@ -5,6 +5,7 @@ import { uuidv7 } from 'uuidv7'
 import { planOf, planWorkshop } from '#core/plan'
 import { layPrints, printsOf } from '#core/prints'
 import { addDesign, type Workshop } from '#core/workshop'
+import { lock } from '../desk/commands'
 import { seedPictures } from '../demo/pictures'
 import { command, fixed, startServer } from '../testing/start'
 import type { Job } from '#core/prints'
@@ -237,6 +238,24 @@ describe('the printer, simulated', () => {
     const [next] = await sheetsNow()
     const twice = await Promise.all([print([next!], { id: job }), print([next!], { id: job })])
     expect(twice.every((r) => r.body.job.id === job)).toBe(true)
+    expect((await jobs()).jobs).toHaveLength(before + 1)
+  })
+  it('two that both found their sheet free wait for each other, and the second prints nothing', async () => {
+    const before = (await jobs()).jobs.length
+    const [sheet] = await sheetsNow()
+    const holder = await server.pool.connect()
+    try {
+      await holder.query('begin')
+      await lock(holder, [`prints/${id}`])
+      const both = [print([sheet!]), print([sheet!])].map((r) => r.then((x) => x))
+      // Both have drawn their sheet and wait for their turn to keep the job.
+      const waiting = `select count(*)::int n from pg_locks where not granted and locktype = 'advisory' and database = (select oid from pg_database where datname = current_database())`
+      await expect.poll(async () => (await server.pool.query<{ n: number }>(waiting)).rows[0]!.n, { timeout: 20_000 }).toBe(2)
+      await holder.query('commit')
+      expect((await Promise.all(both)).map((r) => r.status).sort()).toEqual([201, 422])
+    } finally {
+      holder.release()
+    }
     expect((await jobs()).jobs).toHaveLength(before + 1)
   })
   it('writes the number that a sheet has on the screen, whichever are printed', async () => {

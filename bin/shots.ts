@@ -3,13 +3,14 @@ import { chromiumOptions } from '../e2e/chromium'
 import setup from '../e2e/setup'
 
 /** name, path, and where it differs: dark, narrow, what to do first. */
-const shots: { name: string; path: string; dark?: boolean; narrow?: boolean; press?: string[]; wait?: number }[] = [
+const shots: { name: string; path: string; dark?: boolean; narrow?: boolean; language?: string; press?: string[]; wait?: number }[] = [
   { name: 'workshops', path: '/' },
   { name: 'workshops-dark', path: '/', dark: true },
   ...['group', 'piece', 'method', 'pictures', 'kit', 'sessions'].map((p) => ({
     name: `bench-${p}`,
     path: `/w/lighthouse-blocks/bench/${p}`,
   })),
+  { name: 'bench-spanish', path: '/w/moths-of-the-marsh/bench/kit', language: 'es' },
   { name: 'bench-narrow', path: '/w/moths-of-the-marsh/bench/kit', narrow: true },
   { name: 'prints', path: '/w/lighthouse-blocks/prints', wait: 3200 },
   { name: 'sessions', path: '/w/moths-of-the-marsh/sessions' },
@@ -26,10 +27,14 @@ const stop = await setup()
 const browser = await chromium.launch(chromiumOptions)
 for (const s of shots) {
   const page = await browser.newPage({ viewport: s.narrow ? { width: 390, height: 844 } : { width: 1280, height: 800 } })
-  await page.addInitScript((dark) => {
-    localStorage.setItem('imprenta.actor', 'Noor')
-    localStorage.setItem('imprenta.dark', dark ? '1' : '0')
-  }, s.dark ?? false)
+  await page.addInitScript(
+    ([dark, language]) => {
+      localStorage.setItem('imprenta.actor', 'Noor')
+      localStorage.setItem('imprenta.dark', dark ? '1' : '0')
+      if (language) localStorage.setItem('imprenta.language', language)
+    },
+    [s.dark ?? false, s.language ?? ''] as const,
+  )
   await page.goto(`${process.env['IMPRENTA_URL']}${s.path}`)
   await page.locator('h1, h2').first().waitFor()
   await page.evaluate(() => document.fonts.ready.then(() => undefined))

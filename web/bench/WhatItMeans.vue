@@ -117,6 +117,9 @@ const looks = computed(() => props.plan.findings)
   </aside>
 </template>
 <style scoped>
+.because + span.small {
+  margin-inline-start: 6px;
+}
 .since {
   color: var(--ink);
   font-weight: 700;

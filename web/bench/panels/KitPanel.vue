@@ -214,8 +214,8 @@ const share = (l: KitLine, by: ShareBy) =>
 <style scoped>
 .top {
   display: grid;
-  grid-template-columns: minmax(0, 1fr) repeat(3, minmax(0, 138px));
-  gap: 14px;
+  grid-template-columns: minmax(min-content, 1fr) repeat(3, minmax(0, 138px));
+  gap: 10px;
   align-items: start;
 }
 table {
@@ -224,6 +224,7 @@ table {
   margin-top: 10px;
 }
 thead th {
+  white-space: nowrap;
   font-weight: 400;
   color: var(--text-2);
   text-align: end;

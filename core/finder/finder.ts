@@ -99,9 +99,8 @@ const stops = (p: Plan) => stopsOf(p).filter((f) => !f.code.startsWith('session-
 
 function tried(input: FinderInput, changes: Change[], from: Workshop = input.workshop): Tried {
   const workshop = applyChanges<Workshop>(from, changes) ?? from
-  const { design, ...plain } = input
-  const plan = planWorkshop({ ...plain, workshop })
-  return { workshop, plan: design === undefined ? plan : ofDesign(plan, design), changes }
+  const { design: _, ...plain } = input
+  return { workshop, plan: ofDesign(planWorkshop({ ...plain, workshop }), designIn(workshop, input).id), changes }
 }
 
 /** A plan as one design's: what is found of the others is not this one's. */

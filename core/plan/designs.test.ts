@@ -173,6 +173,22 @@ describe('a plan of two designs', () => {
     expect(line(both, 'decoupage-glue').toGet.purchase).toMatchObject({ toBuy: expect.any(Number) })
     expect(both.shelf!.places).toBe(2 * one.shelf!.places)
   })
+  it('of unlike work: a class lasts as long as whoever has most of it, and what each design shows is shown', () => {
+    const id = moths.designs[0]!.id
+    const apart = shared(9, candle)
+    const work = (load: { neededMin: number; showMin: number }) => load.neededMin - load.showMin - 50
+    const [first] = plan(apart).loads
+    const [block, wax] = first!.parts.map((x) => x.load)
+    expect(work(block!)).not.toBe(work(wax!))
+    expect([block!.showMin > 0, wax!.showMin > 0, first!.showMin]).toEqual([true, true, block!.showMin + wax!.showMin])
+    expect(work(first!)).toBe(Math.max(work(block!), work(wax!)))
+    expect(first!.parts.map((x) => x.busiest)).toEqual([work(block!) > work(wax!), work(wax!) > work(block!)])
+    // One person makes both.
+    const both = apply(apart, [setMakes(apart, people[0]!.id, id, 1)])
+    const [longer] = plan(both).loads
+    expect(work(longer!)).toBe(longer!.parts.reduce((sum, x) => sum + work(x.load), 0))
+    expect(longer!.parts.map((x) => x.busiest)).toEqual([true, true])
+  })
   it('figures are the sum, and open to each design’s own', () => {
     const p = plan(two(candle))
     for (const key of ['prints', 'sheets', 'spares', 'samples']) {
@@ -269,6 +285,22 @@ describe('a plan of two designs', () => {
     for (const r of rows) expect(r.changes.filter((c) => c.path.startsWith(`designs/${moths.designs[0]!.id}`))).toEqual([])
     const medium = rows.find((r) => r.recipe.id === 'medium-transfer')!
     expect(apply(w, medium.changes).designs[0]).toEqual(w.designs[0])
+  })
+  it('what stands against one design stands neither against the other’s sheets nor against its methods', () => {
+    const w = shared(1, { ...candle, recipe: { id: 'gesso-ground', version: 1 }, methodChosen: true })
+    const p = plan(w)
+    const stops = p.findings.filter((f) => f.level === 'stop')
+    expect(stops.map((f) => [f.code, f.design?.id])).toContainEqual(['method-not-for-piece', 'second'])
+    expect(new Set(stops.map((f) => f.design?.id))).toEqual(new Set(['second']))
+    const headlines = (design: string) =>
+      new Set(p.takeHome.filter((s) => s.design === design).map((s) => sheetText(s, p, w, house, 'few').headline === 'Not to hand out yet'))
+    expect([headlines(p.design), headlines('second')]).toEqual([new Set([false]), new Set([true])])
+    for (const asked of [{}, { design: p.design }]) {
+      const own = findMethods({ workshop: w, house, now, ...asked }).find((r) => r.chosen)!
+      expect([own.recipe.id, own.verdict, own.reason?.code]).toEqual([w.designs[0]!.recipe.id, 'possible', undefined])
+    }
+    const other = findMethods({ workshop: w, house, now, design: 'second' }).find((r) => r.chosen)!
+    expect([other.recipe.id, other.verdict, other.reason?.code]).toEqual(['gesso-ground', 'not-possible', 'method-not-for-piece'])
   })
   it('the chain says how many more there are', () => {
     const p = plan(two(candle))

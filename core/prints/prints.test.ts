@@ -365,6 +365,11 @@ describe('a person’s print', () => {
     ['in tiles is out when all are', 'big', ['big-tile-1', 'big-tile-2'], true],
     ['of nobody is not out', 'nobody', [], false],
   ])('%s', (_name, who, out, is) => expect(allOut(prints, { participant: who, number: 1 }, new Set(out))).toBe(is))
+  it('of one of two pieces is out without the other’s', () => {
+    const pair = [1, 2].map((number) => ({ ...tile('two', number), number }))
+    const out = (number: number) => allOut(pair, { participant: 'two', number }, new Set(['two-tile-1']))
+    expect([out(1), out(2)]).toEqual([true, false])
+  })
 })
 
 describe('the simulated printer', () => {

@@ -90,6 +90,11 @@ describe('a number field', () => {
     await left.find('input').trigger('blur')
     expect([left.find('input').element.value, told(left), ways(left)]).toEqual(['6', [[4]], []])
   })
+  it('asks no more once elsewhere says what stands here', async () => {
+    const page = await met('')
+    await page.setProps({ modelValue: 4 })
+    expect([page.find('input').element.value, told(page), ways(page)]).toEqual(['4', [[4]], []])
+  })
   it('what cannot be stays as typed when another value comes, and only theirs is offered', async () => {
     const page = await met('99')
     expect([page.find('input').element.value, page.find('[role=alert]').text(), ways(page)]).toEqual(['99', '9 at the most.', ['Take 6']])

@@ -42,6 +42,32 @@ test('a rub 9 h after laying is refused with the earliest time; one press adopts
   await saved(page)
 })
 
+test('a state set for one piece is set for the table and for all, and one press takes it back', async ({ page }) => {
+  await open(page, `${moths}/take-home`)
+  const strip = page.getByLabel('Pieces by state')
+  const group = (name: string) => page.getByRole('heading', { level: 3, name })
+  await expect(group('Finished, care only 17')).toBeVisible()
+  await page.getByRole('button', { name: 'Edda' }).click()
+  await page.getByLabel('Goes home').selectOption('laid')
+  // Laid now, since it had still to be laid: its sheet names the time.
+  await expect(page.getByLabel('Laid on')).not.toHaveValue('')
+  await expect(page.getByText('Ready to rub')).toBeVisible()
+  await expect(page.getByText('no need to wait')).toHaveCount(0)
+  await page.getByRole('button', { name: /^table A: \d more$/ }).click()
+  await expect(group('Rub it at home 4')).toBeVisible()
+  await page.getByRole('button', { name: 'all: 14 more' }).click()
+  await expect(group('Rub it at home 18')).toBeVisible()
+  await expect(page.getByRole('button', { name: /^all:/ })).toHaveCount(0)
+  await saved(page)
+  await page.getByRole('button', { name: /^Undo/ }).click()
+  await expect(group('Rub it at home 4')).toBeVisible()
+  await page.getByRole('button', { name: /^Undo/ }).click()
+  await page.getByRole('button', { name: /^Undo/ }).click()
+  await expect(group('Finished, care only 17')).toBeVisible()
+  await expect(strip.getByText('Laid 17')).toBeVisible()
+  await saved(page)
+})
+
 test('from an empty workshop to take-home sheets for 18, by keyboard alone', async ({ page }) => {
   await open(page, '/')
   const press = async (name: string | RegExp) => {

@@ -157,6 +157,16 @@ function headline(
       mark: ready.mark,
     }
   }
+  if (sheet.wait) {
+    const { recommendedMin, requiredMin, mark } = sheet.wait
+    return {
+      headline: t('Ready to rub'),
+      when: t('{0} after it was laid', sayMinutes(recommendedMin)),
+      never: t('Never before {0}.', sayMinutes(requiredMin)),
+      why: t('Nobody noted when that was. Count from when the glue went on; if that is not known, from now.'),
+      mark,
+    }
+  }
   const nothing = { never: '', why: '', mark: null }
   switch (sheet.group) {
     case 'not-laid':

@@ -114,6 +114,10 @@ export const sentences: Record<string, string> = {
   '{0}. Once that is settled, print it again.': '{0}. Cuando se arregle, imprimirla otra vez.',
   'Ready to rub': 'Lista para frotar',
   '{0}, after {1}': '{0}, después de {1}',
+  '{0} after it was laid': '{0} después de colocarla',
+  'Nobody noted when that was. Count from when the glue went on; if that is not known, from now.':
+    'Nadie anotó cuándo fue. Cuente desde que se puso la cola; si no se sabe, desde ahora.',
+  'Set below when that was.': 'Indique abajo cuándo fue.',
   'Never before {0}, {1}.': 'Nunca antes del {0}, {1}.',
   'Glued {0} at {1}. It wants {2} flat, face up, with nothing on top.':
     'Pegada el {0} a las {1}. Pide {2} plana, boca arriba, sin nada encima.',

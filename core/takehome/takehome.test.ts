@@ -35,6 +35,21 @@ describe('the state in which a piece goes home', () => {
     // 24 h later is half past eleven at night, told as the next morning at 8, before the library opens at 9:30.
     expect(edda.ready!.tellAt).toBe('2026-05-17T08:00:00-04:00[America/New_York]')
   })
+  it('laid nobody knows when is never told that it need not wait', () => {
+    const w = withPiece('Edda', { laidAt: null, asIs: true })
+    const edda = sheet(w, 'Edda')
+    expect(edda).toMatchObject({ group: 'rub-at-home', state: 'laid', wait: { recommendedMin: 1440, requiredMin: 720, mark: 'P' } })
+    expect(edda.ready).toBeUndefined()
+    expect(sheetText(edda, plan(w), w, house, 'few')).toMatchObject({
+      headline: 'Ready to rub',
+      when: '24 h after it was laid',
+      never: 'Never before 12 h.',
+      why: 'Nobody noted when that was. Count from when the glue went on; if that is not known, from now.',
+    })
+    // Cured already, or with its time known: nothing of the kind.
+    for (const more of [{ state: 'cured' as const }, { laidAt: '2026-05-15T16:00:00-04:00[America/New_York]' }])
+      expect(sheet(withPiece('Edda', { laidAt: null, asIs: true, ...more }), 'Edda').wait).toBeUndefined()
+  })
   it('is sealed, for a late piece that is just in time', () => {
     expect(sheet(withPiece('Edda', { laidAt: '2026-05-15T16:00:00-04:00[America/New_York]' }), 'Edda').state).toBe('sealed')
   })

@@ -33,6 +33,8 @@ export interface TakeHomeSheet {
     requiredMin: number
     mark: Mark
   }
+  /** How long it wants, where it was laid but nobody noted when. */
+  wait?: { recommendedMin: number; requiredMin: number; mark: Mark }
   steps: HomeStep[]
   /** The states of this recipe in order, and how many of them are behind. */
   chain: PieceState[]
@@ -103,6 +105,7 @@ function sheet(p: Participant, number: number, i: Sheeting): TakeHomeSheet {
   const left = group === 'not-laid' ? [] : remaining(state, i)
   const steps = left.flatMap((s) => (s.home ? [s.home] : []))
   const ready = group === 'rub-at-home' ? whenReady(own?.laidAt ?? laidAt(p, i), i) : undefined
+  const wait = state === 'laid' && group === 'rub-at-home' && !ready ? i.readyFrom(i.now) : undefined
   const chain = statesOf(i.resolved)
   const things =
     group === 'not-laid'
@@ -122,6 +125,7 @@ function sheet(p: Participant, number: number, i: Sheeting): TakeHomeSheet {
     state,
     known: own !== undefined,
     ...(ready && { ready }),
+    ...(wait && { wait: { recommendedMin: wait.recommendedMin, requiredMin: wait.requiredMin, mark: wait.mark } }),
     steps,
     chain,
     done: chain.filter((s) => rank(s) <= rank(state)).length,

@@ -15,6 +15,7 @@ import { useBench } from '../bench/useBench'
 import PieceToken from '../ui/PieceToken.vue'
 import SegmentChoice from '../ui/SegmentChoice.vue'
 import SourceMark from '../ui/SourceMark.vue'
+import NoteAlike from './NoteAlike.vue'
 import SheetPaper from './SheetPaper.vue'
 
 const route = useRoute()
@@ -71,6 +72,9 @@ const laid = computed(() => {
   const at = stored.value?.laidAt ?? sheet.value?.ready?.laidAt
   return at && house.value ? inZone(at, house.value.timeZone) : at
 })
+/** A piece that had still to be laid is laid now, unless somebody says when. */
+const setState = (state: PieceState) =>
+  setPiece(state, stored.value?.laidAt ?? (state === 'laid' && sheet.value!.group === 'not-laid' ? plan.value!.now : null))
 const canLay = computed(() => (!!sheet.value && !!own.value.split.cure) || !!sheet.value?.ready || sheet.value?.group === 'not-laid')
 function setLaid(field: 'date' | 'time', value: string) {
   if (field === 'date' ? !isDate(value) : !isClock(value)) return
@@ -146,14 +150,18 @@ onBeforeUnmount(() => window.removeEventListener('imprenta:print', print))
           <b>{{ $t('Never before {0}.', say.at(sheet.ready.neverBefore)) }}</b>
         </p></template
       >
+      <p v-else-if="sheet.wait" class="two">
+        {{ $t('{0} after it was laid', say.minutes(sheet.wait.recommendedMin)) }} <SourceMark :mark="sheet.wait.mark" />.
+        <b>{{ $t('Set below when that was.') }}</b>
+      </p>
       <p v-else class="two">{{ $t('{0}: nothing to wait for.', homeGroupName(sheet.group)) }}</p>
       <router-link class="clinic" :to="`/w/${workshop!.id}/clinic?piece=${sheet.participant}`">{{
         $t('Something is wrong with it')
       }}</router-link>
       <label class="opt"
         ><span>{{ $t('Goes home') }}</span
-        ><select :value="sheet.state" @change="setPiece(($event.target as HTMLSelectElement).value as PieceState, stored?.laidAt ?? null)">
-          <option v-for="s in states" :key="s" :value="s">{{ stateWord(s, plan.recipe.words) }}</option>
+        ><select :value="sheet.state" @change="setState(($event.target as HTMLSelectElement).value as PieceState)">
+          <option v-for="s in states" :key="s" :value="s">{{ stateWord(s, own.recipe.words) }}</option>
         </select></label
       >
       <div v-if="canLay" class="opt">
@@ -173,6 +181,7 @@ onBeforeUnmount(() => window.removeEventListener('imprenta:print', print))
         {{ sheet.known ? $t('Noted for this piece.') : $t('As the plan has it.') }}
         <button v-if="sheet.known" type="button" class="plain link" @click="follow">{{ $t('Follow the plan') }}</button>
       </p>
+      <NoteAlike :workshop="workshop" :plan="plan" :sheet="sheet" @note="(label, changes) => bench.act('piece-state', label, changes)" />
       <div class="opt">
         <span>{{ $t('Paper') }}</span><SegmentChoice
           :label="$t('Paper')"

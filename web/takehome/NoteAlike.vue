@@ -1,0 +1,44 @@
+<script setup lang="ts">
+import { t as tr } from '#core/language'
+import { stateWord } from '#core/phrases'
+import { planOf, type Plan } from '#core/plan'
+import { alike, setAlike, type TakeHomeSheet } from '#core/takehome'
+import type { Change, Workshop } from '#core/workshop'
+import { computed } from 'vue'
+
+/** Sets the state for a table or for everybody, once it is set for one piece. */
+const props = defineProps<{ workshop: Workshop; plan: Plan; sheet: TakeHomeSheet }>()
+const emit = defineEmits<{ note: [label: string, changes: Change[]] }>()
+const tableOf = (s: TakeHomeSheet) => /^[A-Z]+(?=\d)/.exec(props.plan.seats[s.participant] ?? '')?.[0]
+const all = computed(() => alike(props.workshop, props.plan.takeHome, props.sheet))
+const table = computed(() => all.value.filter((s) => tableOf(s) !== undefined && tableOf(s) === tableOf(props.sheet)))
+const note = (sheets: readonly TakeHomeSheet[]) =>
+  emit(
+    'note',
+    tr('{0} more pieces: {1}', sheets.length, stateWord(props.sheet.state, planOf(props.plan, props.sheet.design).recipe.words)),
+    setAlike(props.workshop, props.sheet, sheets),
+  )
+</script>
+<template>
+  <div v-if="all.length" class="alike">
+    <span>{{ $t('The same for') }}</span>
+    <span class="row">
+      <v-btn v-if="table.length && table.length < all.length" @click="note(table)">{{
+        $t('table {0}: {1} more', tableOf(sheet)!, table.length)
+      }}</v-btn>
+      <v-btn @click="note(all)">{{ $t('all: {0} more', all.length) }}</v-btn>
+    </span>
+  </div>
+</template>
+<style scoped>
+.alike {
+  display: grid;
+  gap: 4px;
+  padding: 8px 0;
+}
+.row {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px;
+}
+</style>

@@ -19,6 +19,7 @@ const outline = computed(() => outlineOf(pieceKind(props.kind), props.outline))
 <style scoped>
 .piece {
   display: inline-grid;
+  flex: none;
   place-items: end center;
   width: var(--w);
   height: calc(var(--w) * 0.78);
@@ -51,17 +52,17 @@ const outline = computed(() => outlineOf(pieceKind(props.kind), props.outline))
 .face.stone {
   border-radius: 48% 52% 40% 44%;
 }
-.stone .face {
+.piece.stone .face {
   background: #d9cdb8;
 }
-.jar .face {
+.piece.jar .face {
   border-radius: 8px 8px 5px 5px;
   width: 62%;
   height: 84%;
   box-shadow: none;
   background: var(--water-wash);
 }
-.jar::before {
+.piece.jar::before {
   content: '';
   position: absolute;
   top: 0;
@@ -70,21 +71,21 @@ const outline = computed(() => outlineOf(pieceKind(props.kind), props.outline))
   border: 1.8px solid var(--text);
   background: #e6d2ac;
 }
-.glass-block .face {
+.piece.glass-block .face {
   background: var(--water-wash);
   width: 70%;
 }
-.card .face {
+.piece.card .face {
   width: 58%;
   height: 90%;
 }
-.candle .face {
+.piece.candle .face {
   width: 52%;
   height: 88%;
   border-radius: 4px;
   background: #f4ead2;
 }
-.candle::before {
+.piece.candle::before {
   content: '';
   position: absolute;
   top: 1px;
@@ -92,12 +93,12 @@ const outline = computed(() => outlineOf(pieceKind(props.kind), props.outline))
   height: 10%;
   background: var(--text);
 }
-.page .face {
+.piece.page .face {
   width: 60%;
   height: 92%;
   border-inline-start-width: 5px;
 }
-.accordion .face {
+.piece.accordion .face {
   width: 58%;
   height: 78%;
   box-shadow:
@@ -105,15 +106,15 @@ const outline = computed(() => outlineOf(pieceKind(props.kind), props.outline))
     5px -3px 0 0 var(--text),
     10px 0 0 0 #c9ae80;
 }
-.custom .face {
+.piece.custom .face {
   border-style: dashed;
   border-radius: 10px 3px 12px 4px;
 }
-.stickers .face {
+.piece.stickers .face {
   border-style: dashed;
   box-shadow: none;
 }
-.block .face {
+.piece.block .face {
   box-shadow: 8px -6px 0 -1px #c9ae80;
   width: 76%;
 }

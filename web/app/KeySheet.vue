@@ -21,7 +21,7 @@ const rows = [
 </script>
 <template>
   <v-dialog v-model="open" max-width="520">
-    <div class="sheet">
+    <div class="above">
       <h2>{{ $t('Keys') }}</h2>
       <dl>
         <template v-for="r in rows" :key="r[0]"
@@ -35,12 +35,6 @@ const rows = [
   </v-dialog>
 </template>
 <style scoped>
-.sheet {
-  background: var(--stock);
-  border: 1.5px solid var(--text);
-  box-shadow: 6px 6px 0 0 var(--night);
-  padding: 24px;
-}
 dl {
   display: grid;
   grid-template-columns: auto 1fr;

@@ -5,7 +5,7 @@ import { useDesk } from './desk'
 const desk = useDesk()
 </script>
 <template>
-  <v-list>
+  <v-list class="above list">
     <v-list-item
       v-for="w in desk.summaries.filter((x) => !x.archivedAt).slice(-60)"
       :key="w.id"
@@ -14,3 +14,8 @@ const desk = useDesk()
     />
   </v-list>
 </template>
+<style scoped>
+.list {
+  padding: 6px 0;
+}
+</style>

@@ -17,12 +17,13 @@ const each = computed(() => d.value.each ?? (first.value ? 1 : 0))
 const of = (p: Participant) => makes(w.value, p, d.value)
 const said = (p: Participant) => p.name ?? whole.value.seats[p.id]!
 const name = computed(() => whole.value.designs.find((x) => x.design === d.value.id)!.pieceName)
-/** Pressed: makes one less than before, none at last; somebody who makes none makes one. */
+/** Pressed: who makes it makes none, who makes none makes as many as everybody, one at least. */
 function toggle(p: Participant) {
   const now = of(p)
   const next = now > 0 ? 0 : Math.max(1, each.value)
   const change = setMakes(w.value, p.id, d.value.id, next === each.value ? null : next)
-  props.bench.act('who-makes', `${said(p)} ${next ? tr('makes {0}', next === 1 ? 'a' : next) : tr('makes no')} ${name.value}`, [change])
+  const label = next ? tr('{0} makes {1} {2}', said(p), next, name.value) : tr('{0} makes no {1}', said(p), name.value)
+  props.bench.act('who-makes', label, [change])
 }
 const out = computed(() => removeDesign(w.value, d.value.id))
 </script>

@@ -27,7 +27,7 @@ async function forget() {
 </script>
 <template>
   <v-dialog :model-value="true" max-width="520" @update:model-value="emit('close')">
-    <div class="sheet" role="alertdialog" aria-labelledby="forget-title">
+    <div class="sheet above" role="alertdialog" aria-labelledby="forget-title">
       <h2 id="forget-title">{{ text.title }}</h2>
       <p>
         <b>{{ $t('Goes, for good:') }}</b> {{ text.goes }}
@@ -41,16 +41,13 @@ async function forget() {
       <p v-if="problem" role="alert" class="stop">{{ problem }}</p>
       <div class="row">
         <v-btn autofocus @click="emit('close')">{{ text.keep }}</v-btn>
-        <v-btn :loading="busy" @click="forget">{{ text.erase }}</v-btn>
+        <v-btn color="error" variant="flat" :loading="busy" @click="forget">{{ text.erase }}</v-btn>
       </div>
     </div>
   </v-dialog>
 </template>
 <style scoped>
 .sheet {
-  background: var(--stock);
-  padding: 20px 24px;
-  box-shadow: 6px 6px 0 0 var(--board);
   display: grid;
   gap: 8px;
 }

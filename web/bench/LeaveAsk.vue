@@ -5,7 +5,7 @@ const emit = defineEmits<{ keep: []; takeOut: [] }>()
 </script>
 <template>
   <v-dialog :model-value="true" max-width="440" @update:model-value="emit('keep')">
-    <div class="ask">
+    <div class="ask above">
       <h2>{{ $t('{0} would go', names.join(', ')) }}</h2>
       <p>{{ $t('Everybody without a name has gone already. Their name and piece go too; Undo brings them back.') }}</p>
       <div class="row">
@@ -18,10 +18,6 @@ const emit = defineEmits<{ keep: []; takeOut: [] }>()
 </template>
 <style scoped>
 .ask {
-  background: var(--stock);
-  border: 1.5px solid var(--text);
-  box-shadow: 6px 6px 0 0 var(--night);
-  padding: 24px;
   display: grid;
   gap: 12px;
 }

@@ -63,7 +63,7 @@ function bringIn() {
 <template>
   <v-btn @click="open = true">{{ $t('Bring in a roster') }}</v-btn>
   <v-dialog v-model="open" max-width="640" scrollable>
-    <div class="sheet">
+    <div class="sheet above">
       <h2>{{ $t('A roster') }}</h2>
       <p class="small two">
         {{ $t('Comma, semicolon or tab; a heading line, then a person a line. First names and age bands are all that is kept.') }}
@@ -124,10 +124,6 @@ function bringIn() {
 </template>
 <style scoped>
 .sheet {
-  background: var(--stock);
-  border: 1.5px solid var(--text);
-  box-shadow: 6px 6px 0 0 var(--night);
-  padding: 24px;
   display: grid;
   gap: 10px;
   overflow-y: auto;

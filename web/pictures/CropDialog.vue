@@ -88,7 +88,7 @@ onBeforeUnmount(() => cropper?.destroy())
 </script>
 <template>
   <v-dialog :model-value="true" max-width="760" @update:model-value="emit('close')">
-    <div class="box" role="dialog" :aria-label="$t('Place the picture')" tabindex="-1" @keydown="onKey">
+    <div class="box above" role="dialog" :aria-label="$t('Place the picture')" tabindex="-1" @keydown="onKey">
       <h2>{{ $t('Place the picture') }}</h2>
       <div class="stage" :class="{ cut: outline !== 'straight' }" :style="{ '--cut': pieceClip(outline).clipPath }">
         <img ref="image" :src="pictureUrl(workshop, picture.id, 'view')" alt="" @load.once="begin" />
@@ -122,9 +122,6 @@ onBeforeUnmount(() => cropper?.destroy())
 </template>
 <style scoped>
 .box {
-  background: var(--stock);
-  border: 1.5px solid var(--text);
-  box-shadow: 6px 6px 0 0 var(--night);
   padding: 16px 20px;
 }
 .stage {

@@ -26,7 +26,7 @@ const inputs = computed(() => props.figure.because.inputs.map((i) => ({ ...i, sa
 const own = computed(() => [...new Set(inputs.value.flatMap((i) => [...(i.key ? [i.key] : []), ...(i.rests ?? [])]))])
 </script>
 <template>
-  <div class="why" role="dialog" :aria-label="$t('Why {0} is {1}', name, shown)">
+  <div class="why above" role="dialog" :aria-label="$t('Why {0} is {1}', name, shown)">
     <p>
       <strong>{{ name }}: {{ shown }}</strong>
     </p>
@@ -56,10 +56,6 @@ const own = computed(() => [...new Set(inputs.value.flatMap((i) => [...(i.key ? 
   margin-inline-start: 6px;
 }
 .why {
-  background: var(--stock);
-  color: var(--text);
-  border: 1.5px solid var(--text);
-  box-shadow: 6px 6px 0 0 var(--night);
   padding: 12px 16px;
   max-width: 400px;
   max-height: min(70vh, 560px);

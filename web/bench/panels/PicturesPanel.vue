@@ -166,7 +166,7 @@ const choose = (v: 'house' | 'own') =>
       }}
     </p>
     <v-dialog v-model="erasing" max-width="460" @after-enter="safe?.$el.focus()">
-      <div class="ask" role="alertdialog" :aria-label="$t('Erase this picture?')">
+      <div class="ask above" role="alertdialog" :aria-label="$t('Erase this picture?')">
         <h2>
           {{
             $t(
@@ -218,12 +218,6 @@ const choose = (v: 'house' | 'own') =>
   border-top: 1px solid var(--edge);
   margin-top: 18px;
   padding-top: 12px;
-}
-.ask {
-  background: var(--stock);
-  border: 1.5px solid var(--text);
-  box-shadow: 6px 6px 0 0 var(--night);
-  padding: 18px 22px;
 }
 .ask p {
   margin-top: 8px;

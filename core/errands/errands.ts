@@ -1,3 +1,4 @@
+import type { Coded, ErrandValues } from '#core/codes'
 import type { Figures } from '#core/figures'
 import { because, from, keysOf, type Because, type Input } from '#core/reasons'
 import type { ResolvedRecipe } from '#core/recipe'
@@ -5,10 +6,8 @@ import { addMinutes, lastOpenBefore, minutesBetween, type Hours, type Zoned } fr
 import type { Judged, PlacedSession } from '#core/sessions'
 
 /** Something to do before a session, and by when at the latest. `code` and `values` go through the phrase catalogue. */
-export interface Errand {
+export type Errand = Coded<ErrandValues> & {
   id: string
-  code: 'order' | 'collect' | 'paint' | 'print' | 'sample' | 'trim' | 'pack' | 'set-up'
-  values: Record<string, string | number>
   sessionId: string
   by: Zoned
   /** Must have begun by `by`; otherwise finished by it. */
@@ -59,32 +58,32 @@ export function errandsFor(input: ErrandInput): Errand[] {
   return [...errands, ...samples, ...days].sort((a, b) => minutesBetween(b.by, a.by))
 }
 
-function lead(
+function lead<C extends keyof ErrandValues>(
   i: ErrandInput,
-  code: Errand['code'],
+  code: C,
   session: PlacedSession,
   minutes: number,
-  values: Errand['values'],
+  values: ErrandValues[C],
   inputs: Input[],
   id: string = code,
 ): Errand {
   return errand(i, id, code, session.id, addMinutes(session.from, -minutes), values, inputs)
 }
 
-function errand(
+function errand<C extends keyof ErrandValues>(
   i: ErrandInput,
   name: string,
-  code: Errand['code'],
+  code: C,
   sessionId: string,
   wanted: Zoned,
-  values: Errand['values'],
+  values: ErrandValues[C],
   inputs: Input[],
   startBy = false,
 ): Errand {
   const id = i.of && !shared.includes(code) ? `${name}.${i.of}` : name
   const by = code === 'set-up' ? wanted : lastOpenBefore(wanted, i.hours)
   const state = i.done.includes(id) ? 'done' : minutesBetween(by, i.now) > 0 ? 'late' : 'open'
-  return { id, code, values, sessionId, by, startBy, state, because: because('errand', inputs) }
+  return { id, code, values, sessionId, by, startBy, state, because: because('errand', inputs) } as Errand
 }
 
 const ordering = (i: ErrandInput, print: Errand): Errand[] =>
@@ -164,8 +163,8 @@ export function mergeErrands(lists: readonly (readonly Errand[])[], things: numb
     if (!known) by.set(e.id, e)
     else {
       const first = minutesBetween(known.by, e.by) < 0 ? e : known
-      const sheets = 'sheets' in e.values && { sheets: Number(known.values['sheets'] ?? 0) + Number(e.values['sheets']) }
-      by.set(e.id, { ...first, values: { ...first.values, ...sheets } })
+      const both = known.code === 'print' && e.code === 'print' ? known.values.sheets + e.values.sheets : 0
+      by.set(e.id, first.code === 'print' ? { ...first, values: { sheets: both } } : first)
     }
   }
   return [...by.values()].map((e) => (e.code === 'order' ? { ...e, values: { things } } : e)).sort((a, b) => minutesBetween(b.by, a.by))

@@ -21,6 +21,8 @@ export const practiceFigures = {
   breakage: figure(20, 'count', 'E'),
   /** Copies of each own picture: one to lay, one to patch or start again. */
   copies: figure(2, 'count', 'P'),
+  /** From this diameter on a candle's wall stands between the flame and the tissue. */
+  'candle.wide': figure(70, 'mm', 'E'),
   'ahead.print': figure(1440, 'min', 'E'),
   'ahead.collect': figure(2880, 'min', 'E'),
   'ahead.pack': figure(720, 'min', 'E'),
@@ -64,6 +66,7 @@ const closer: Record<string, Bounds> = {
   gutter: { least: 0, most: 40 },
   'tape.overlap': { least: 1, most: 40 },
   'tape.margin': { least: 0, most: 40 },
+  'candle.wide': { least: 40, most: 150 },
 }
 
 /** Between what a house may set a figure. A least wait that practitioners agree on is never undercut: that is an experiment, and a

@@ -10,9 +10,9 @@ export {
   teach,
   type Catalogue,
   type Language,
-  type Line,
+  type ConditionValues,
   type Lines,
+  type LinesOf,
   type Said,
-  type Values,
   type Voice,
 } from './language'

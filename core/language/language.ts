@@ -1,3 +1,5 @@
+import type { DecisionValues, ErrandValues, FindingValues, RemedyValues } from '#core/codes'
+
 /** Languages that the application speaks. English is its source; another is taught when it is needed. */
 export const languages = ['en', 'es'] as const
 export type Language = (typeof languages)[number]
@@ -7,7 +9,6 @@ export interface Said {
   title: string
   body: string
 }
-export type Values = Record<string, string | number>
 
 /** How a house wants things said: its units, clock and money, near a moment. */
 export interface Voice {
@@ -17,15 +18,32 @@ export interface Voice {
   money: (minor: number) => string
   minutes: (min: number | string) => string
 }
-export type Line<T> = (v: Values, say: Voice) => T
+/** How each code of a table is said, from that code's own values. */
+export type LinesOf<V, T> = { readonly [C in keyof V]: (v: V[C], say: Voice) => T }
+/** Ways out that are also said as a condition: "possible if …". */
+export type ConditionValues = Pick<
+  RemedyValues,
+  | 'take-option'
+  | 'longer-session'
+  | 'fewer-rounds'
+  | 'smear-passed'
+  | 'more-hands'
+  | 'believe-shorter'
+  | 'bring-station'
+  | 'do-ahead'
+  | 'do-at-home'
+  | 'prepare-ahead'
+  | 'smaller-piece'
+  | 'arrange'
+>
 
-/** What is said by code: findings, ways out, conditions, links of the chain, errands. A language has every line that English has. */
+/** What is said by code: findings, ways out, conditions, links of the chain, errands. A language has a line for every code. */
 export interface Lines {
-  findings: Record<string, Line<Said>>
-  remedies: Record<string, Line<string>>
-  conditions: Record<string, Line<string>>
-  decisions: Record<string, Line<string>>
-  errands: Record<string, Line<Said>>
+  findings: LinesOf<FindingValues, Said>
+  remedies: LinesOf<RemedyValues, string>
+  conditions: LinesOf<ConditionValues, string>
+  decisions: LinesOf<DecisionValues, string>
+  errands: LinesOf<ErrandValues, Said>
 }
 
 /** A language beside English: every sentence by its English, what is composed by pattern, what is said by code, and its calendar. */

@@ -1,6 +1,6 @@
 import { describe, expect, it, test } from 'vitest'
 import { demoHouses, demoWorkshops } from '#core/demo'
-import { planWorkshop } from '#core/plan'
+import { planWorkshop, type Finding } from '#core/plan'
 import { beforeMarkdown, beforeText, phrases } from '#core/phrases'
 import { recipes } from '#core/recipe'
 import type { Workshop } from '#core/workshop'
@@ -30,8 +30,8 @@ describe('the page before the class', () => {
   })
   it('names what keeps the plan from holding, whatever stands before it; an empty group is not it', () => {
     const plan = planWorkshop({ workshop: blocks, house: club, now })
-    const stop = (code: string, values = {}) => ({ code, level: 'stop' as const, decision: 'group' as const, values, remedies: [] })
-    const doubtOf = (...found: ReturnType<typeof stop>[]) => beforeText({ ...plan, findings: found }, blocks, club).doubt
+    const stop = (code: 'no-people' | 'all-past'): Finding => ({ code, level: 'stop', decision: 'group', values: {}, remedies: [] })
+    const doubtOf = (...found: Finding[]) => beforeText({ ...plan, findings: found }, blocks, club).doubt
     expect(doubtOf(stop('no-people'))).toBe('')
     const over = stop('all-past')
     expect(doubtOf(stop('no-people'), over)).toBe(`This plan does not hold yet: ${phrases(club, now).finding(over).title}.`)

@@ -1,5 +1,6 @@
 import { describe, expect, it, test } from 'vitest'
 import { conditionLines, craftFindings, craftRemedies } from './craftEn'
+import type { Coded, FindingValues, RemedyCode, RemedyValues } from '#core/codes'
 import { demoHouses } from '#core/demo'
 import { phrases } from '#core/phrases'
 
@@ -56,22 +57,25 @@ const values = {
 }
 
 describe('what the craft says', () => {
-  test.each(Object.keys(craftFindings))('%s has a title and says why, without praise, blame or a hole', (code) => {
-    const { title, body } = say.finding({ code, values })
-    for (const text of [title, body]) {
-      expect(text).not.toBe('')
-      expect(text).not.toMatch(/undefined|NaN|\[object|!/)
-    }
+  test.each(Object.keys(craftFindings) as (keyof typeof craftFindings)[])(
+    '%s has a title and says why, without praise, blame or a hole',
+    (code) => {
+      const { title, body } = say.finding({ code, values } as Coded<FindingValues>)
+      for (const text of [title, body]) {
+        expect(text).not.toBe('')
+        expect(text).not.toMatch(/undefined|NaN|\[object|!/)
+      }
+    },
+  )
+  test.each(Object.keys(craftRemedies) as RemedyCode[])('the button %s says what it does', (code) => {
+    expect(say.remedy({ code, values } as Coded<RemedyValues>)).not.toMatch(/undefined|NaN|^$|!/)
+    expect(say.remedy({ code, values } as Coded<RemedyValues>).length).toBeLessThan(45)
   })
-  test.each(Object.keys(craftRemedies))('the button %s says what it does', (code) => {
-    expect(say.remedy({ code, values })).not.toMatch(/undefined|NaN|^$|!/)
-    expect(say.remedy({ code, values }).length).toBeLessThan(45)
-  })
-  test.each(Object.keys(conditionLines))('“possible if …” reads on with %s', (code) => {
-    expect(say.condition({ code, values })).toMatch(/^[a-z0-9]/)
+  test.each(Object.keys(conditionLines) as RemedyCode[])('“possible if …” reads on with %s', (code) => {
+    expect(say.condition({ code, values } as Coded<RemedyValues>)).toMatch(/^[a-z0-9]/)
   })
   it('a way out that has no line of its own is something you do', () =>
-    expect(say.condition({ code: 'take-material', values })).toBe('you make it of porous panel'))
+    expect(say.condition({ code: 'take-material', values: { material: 'porous panel' } })).toBe('you make it of porous panel'))
   it('one helper comes, two come', () => {
     expect(say.condition({ code: 'more-hands', values: { more: 1 } })).toBe('1 more helper comes')
     expect(say.condition({ code: 'more-hands', values: { more: 2 } })).toBe('2 more helpers come')

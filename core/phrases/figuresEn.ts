@@ -18,6 +18,7 @@ const general: Record<string, string> = {
   fails: 'Of ten pieces so many fail',
   breakage: 'One spare piece in so many, where a piece survives a failure',
   copies: 'Copies of each own picture',
+  'candle.wide': 'A candle is wide enough to burn from',
   'ahead.print': 'Printed so long before the class',
   'ahead.collect': 'Pictures in so long before printing',
   'ahead.pack': 'Packed so long before the class',

@@ -1,7 +1,8 @@
 import { craftFindings, craftRemedies } from './craftEn'
 import { ageName, sayList, stateWord } from './words'
 import type { AgeBand, PieceState } from '#core/recipe'
-import type { Said, Line } from '#core/language'
+import type { DecisionValues, ErrandValues } from '#core/codes'
+import type { Lines, LinesOf, Said } from '#core/language'
 
 const said = (title: string, body = ''): Said => ({ title, body })
 const s = (n: string | number | undefined, one: string, many = `${one}s`) => `${n} ${Number(n) === 1 ? one : many}`
@@ -14,142 +15,141 @@ const shares: Record<string, string> = {
 }
 
 /** What is found, why, in the trade's words. */
-export const findingLines: Record<string, Line<Said>> = {
+export const findingLines: Lines['findings'] = {
   ...craftFindings,
   'no-people': () => said('Nobody is in the group yet', 'Say how many come; everything else follows.'),
-  'recipe-missing': (v) => said(`Recipe ${v['recipe']} ${v['version']} is not here`, `Planned with ${v['instead']} instead.`),
+  'recipe-missing': (v) => said(`Recipe ${v.recipe} ${v.version} is not here`, `Planned with ${v.instead} instead.`),
   'larger-than-paper': (v, say) =>
     said(
       'The picture is larger than the paper',
-      `It is ${say.length(v['pictureWidthMm']!)} × ${say.length(v['pictureHeightMm']!)}; of ${v['paper']} the printer reaches ${say.length(v['widthMm']!)} × ${say.length(v['heightMm']!)}.`,
+      `It is ${say.length(v.pictureWidthMm)} × ${say.length(v.pictureHeightMm)}; of ${v.paper} the printer reaches ${say.length(v.widthMm)} × ${say.length(v.heightMm)}.`,
     ),
-  'method-not-for-piece': (v) =>
-    said(`${v['method']} does not suit ${v['piece']} of ${v['material']}`, 'The film or the ink would not hold.'),
-  'reads-backwards': (v) =>
+  'candle-narrow': (v, say) =>
     said(
-      'The finished picture would read backwards',
-      v['lettering'] ? 'It has lettering.' : 'Without lettering it is only a mirror image.',
+      `For show only: ${say.length(v.diameterMm)} is narrow for a flame`,
+      `Tissue and ink are fuel. From ${say.length(v.wideMm)} on the wall of wax stands between, and it still burns watched.`,
     ),
+  'method-not-for-piece': (v) => said(`${v.method} does not suit ${v.piece} of ${v.material}`, 'The film or the ink would not hold.'),
+  'reads-backwards': (v) =>
+    said('The finished picture would read backwards', v.lettering ? 'It has lettering.' : 'Without lettering it is only a mirror image.'),
   'too-cold': (v) =>
-    said(`Too cold to lay: the room has ${v['celsius']} °C`, `Below ${v['least']} °C, or the label’s minimum, the film does not form.`),
+    said(`Too cold to lay: the room has ${v.celsius} °C`, `Below ${v.least} °C, or the label’s minimum, the film does not form.`),
   'no-date': () => said('No date yet', 'With two sessions the plan can say when to rub, print and order.'),
-  'session-no-length': (v) => said(`Class ${v['session']} has no length`, 'It ends when it begins.'),
-  'session-overlaps': (v) => said(`Class ${v['session']} begins before the one before ends`, 'The same people cannot be in both.'),
+  'session-no-length': (v) => said(`Class ${v.session} has no length`, 'It ends when it begins.'),
+  'session-overlaps': (v) => said(`Class ${v.session} begins before the one before ends`, 'The same people cannot be in both.'),
   'session-over-midnight': (v, say) =>
-    said(`Class ${v['session']} ends after midnight`, `It is ${say.minutes(v['minutes']!)} long. Was the end meant for the same day?`),
+    said(`Class ${v.session} ends after midnight`, `It is ${say.minutes(v.minutes)} long. Was the end meant for the same day?`),
   'session-skipped-hour': (v, say) =>
-    said(`Class ${v['session']} begins in an hour that is skipped`, `The clock goes forward that night; planned from ${say.at(v['at']!)}.`),
+    said(`Class ${v.session} begins in an hour that is skipped`, `The clock goes forward that night; planned from ${say.at(v.at)}.`),
   'session-doubled-hour': (v, say) =>
-    said(`Class ${v['session']} begins in an hour that comes twice`, `The clock goes back that night; planned from ${say.at(v['at']!)}.`),
-  'session-closed-day': (v, say) => said(`The house is closed for class ${v['session']}`, `${say.at(v['at']!)} is a closed day.`),
-  'session-outside-hours': (v) => said(`Class ${v['session']} lies outside opening hours`, 'Somebody has to let people in and out.'),
+    said(`Class ${v.session} begins in an hour that comes twice`, `The clock goes back that night; planned from ${say.at(v.at)}.`),
+  'session-closed-day': (v, say) => said(`The house is closed for class ${v.session}`, `${say.at(v.at)} is a closed day.`),
+  'session-outside-hours': (v) => said(`Class ${v.session} lies outside opening hours`, 'Somebody has to let people in and out.'),
   'all-past': () => said('All classes are over', 'Nothing is left to plan here.'),
   'too-soon': (v, say) =>
     said(
-      `Too soon to rub in class ${v['session']}`,
-      `Laid ${say.minutes(v['laid']!)} before, ${say.minutes(v['least']!)} least. Sooner, the ink comes off with the paper. Earliest ${say.at(v['earliestAt']!)}, better ${say.at(v['recommendedAt']!)}.`,
+      `Too soon to rub in class ${v.session}`,
+      `Laid ${say.minutes(v.laid)} before, ${say.minutes(v.least)} least. Sooner, the ink comes off with the paper. Earliest ${say.at(v.earliestAt)}, better ${say.at(v.recommendedAt)}.`,
     ),
   risky: (v, say) =>
     said(
-      `Risky to rub in class ${v['session']}`,
-      `${say.minutes(v['laid']!)} after laying; ${say.minutes(v['better']!)} recommended, from ${say.at(v['recommendedAt']!)}.`,
+      `Risky to rub in class ${v.session}`,
+      `${say.minutes(v.laid)} after laying; ${say.minutes(v.better)} recommended, from ${say.at(v.recommendedAt)}.`,
     ),
   'does-not-fit': (v, say) =>
     said(
-      `Class ${v['session']} is ${say.minutes(v['over']!)} too short`,
-      `About ${say.minutes(v['needed']!)} with set-up and clean-up; ${say.minutes(v['available']!)} booked. Queues not counted.`,
+      `Class ${v.session} is ${say.minutes(v.over)} too short`,
+      `About ${say.minutes(v.needed)} with set-up and clean-up; ${say.minutes(v.available)} booked. Queues not counted.`,
     ),
-  'wait-broken': (v) => said(`${v['before']} cannot wait after ${String(v['after']).toLowerCase()}`, 'The two belong in one go.'),
-  'adults-short': (v) => said(`${s(v['short'], 'adult')} short`, `${v['needed']} are needed. Whoever is at a blade does nothing else.`),
+  'wait-broken': (v) => said(`${v.before} cannot wait after ${String(v.after).toLowerCase()}`, 'The two belong in one go.'),
+  'adults-short': (v) => said(`${s(v.short, 'adult')} short`, `${v.needed} are needed. Whoever is at a blade does nothing else.`),
   'too-young': (v) => {
     const ages = sayList(
-      String(v['ages'])
+      String(v.ages)
         .split(',')
         .map((a) => ageName(a as AgeBand)),
     )
-    return said(`${ages} at the ${v['hazard']}`, `${v['stage']} is not for them, not even with an adult beside.`)
+    return said(`${ages} at the ${v.hazard}`, `${v.stage} is not for them, not even with an adult beside.`)
   },
-  'shelf-short': (v) => said(`The shelf is ${s(v['short'], 'place')} short`, `${v['places']} pieces, ${v['capacity']} places.`),
+  'shelf-short': (v) => said(`The shelf is ${s(v.short, 'place')} short`, `${v.places} pieces, ${v.capacity} places.`),
   'whole-pack': (v, say) =>
-    said(`A whole ${v['noun']} for ${say.volume(Number(v['ml']))}`, `${v['what']}: a ${v['noun']} holds ${say.volume(Number(v['size']))}.`),
-  'late-order': (v, say) => said('Too late to order in time', `Due ${say.at(v['by']!)}. Ask a shop nearby, or borrow.`),
-  'late-collect': (v, say) => said('Pictures should be in', `Due ${say.at(v['by']!)}. House pictures stand in for what is missing.`),
+    said(`A whole ${v.noun} for ${say.volume(Number(v.ml))}`, `${v.what}: a ${v.noun} holds ${say.volume(Number(v.size))}.`),
+  'late-order': (v, say) => said('Too late to order in time', `Due ${say.at(v.by)}. Ask a shop nearby, or borrow.`),
+  'late-collect': (v, say) => said('Pictures should be in', `Due ${say.at(v.by)}. House pictures stand in for what is missing.`),
   'late-paint': (v, say) =>
     said(
-      `Too late to ${String(v['stage']).toLowerCase()}`,
-      `Due ${say.at(v['by']!)}: paint that is not dry comes off with the paper. Bare wood needs none.`,
+      `Too late to ${String(v.stage).toLowerCase()}`,
+      `Due ${say.at(v.by)}: paint that is not dry comes off with the paper. Bare wood needs none.`,
     ),
-  'late-print': (v, say) => said('Print now', `Due ${say.at(v['by']!)}.`),
-  'late-sample': (v, say) =>
-    said(`No ${v['sample']} sample in time`, `Should have begun by ${say.at(v['by']!)}. Show a piece from last time.`),
-  'late-trim': (v, say) => said(`${v['stage']} now`, `Due ${say.at(v['by']!)}.`),
-  'late-pack': (v, say) => said('Pack now', `Due ${say.at(v['by']!)}.`),
+  'late-print': (v, say) => said('Print now', `Due ${say.at(v.by)}.`),
+  'late-sample': (v, say) => said(`No ${v.sample} sample in time`, `Should have begun by ${say.at(v.by)}. Show a piece from last time.`),
+  'late-trim': (v, say) => said(`${v.stage} now`, `Due ${say.at(v.by)}.`),
+  'late-pack': (v, say) => said('Pack now', `Due ${say.at(v.by)}.`),
   'misses-laying': (v) =>
     said(
-      `${v['who']} ${Number(v['count']) === 1 ? 'misses' : 'miss'} the laying`,
+      `${v.who} ${Number(v.count) === 1 ? 'misses' : 'miss'} the laying`,
       'Lay a spare for them, or note when their own was laid, on Take-home.',
     ),
 }
 
 /** Ways out, as buttons say them. */
-export const remedyLines: Record<string, Line<string>> = {
+export const remedyLines: Lines['remedies'] = {
   ...craftRemedies,
-  'smaller-piece': (v, say) => `Picture ${say.length(v['widthMm']!)} × ${say.length(v['heightMm']!)}`,
-  'take-method': (v) => `Take ${String(v['method']).toLowerCase()}`,
-  'quicker-method': (v) => `${v['method']} on ${v['piece']}, one sitting`,
-  'print-as-advised': (v) => (v['mirrored'] ? 'Print mirrored' : 'Print unmirrored'),
-  'warm-room': (v) => `Warm the room to ${v['least']} °C`,
+  'smaller-piece': (v, say) => `Picture ${say.length(v.widthMm)} × ${say.length(v.heightMm)}`,
+  'take-method': (v) => `Take ${String(v.method).toLowerCase()}`,
+  'wider-candle': (v, say) => `Candle ${say.length(v.wideMm)} wide`,
+  'quicker-method': (v) => `${v.method} on ${v.piece}, one sitting`,
+  'print-as-advised': (v) => (v.mirrored ? 'Print mirrored' : 'Print unmirrored'),
+  'warm-room': (v) => `Warm the room to ${v.least} °C`,
   'other-hour': () => 'Take the other hour',
-  'move-session-ready': (v, say) => `Move class ${v['session']} to ${say.at(v['at']!)}`,
-  'move-session-risky': (v, say) => `Move class ${v['session']} to ${say.at(v['at']!)}, risky`,
-  'believe-shorter': (v) => `Go by ${v['option']}`,
-  'finish-at-home': (v) => `Finish at home, from ${stateWord(v['state'] as PieceState).toLowerCase()}`,
+  'move-session-ready': (v, say) => `Move class ${v.session} to ${say.at(v.at)}`,
+  'move-session-risky': (v, say) => `Move class ${v.session} to ${say.at(v.at)}, risky`,
+  'believe-shorter': (v) => `Go by ${v.option}`,
+  'finish-at-home': (v) => `Finish at home, from ${stateWord(v.state as PieceState).toLowerCase()}`,
   'prepare-ahead': (v) =>
-    v['stages'] ? `${String(v['stages'])[0]!.toUpperCase()}${String(v['stages']).slice(1)} ahead` : 'Spread the work over the classes',
-  'fewer-rounds': (v) => s(v['rounds'], 'round'),
-  'longer-session': (v, say) => `${say.minutes(v['minutes']!)} longer`,
+    v.stages ? `${String(v.stages)[0]!.toUpperCase()}${String(v.stages).slice(1)} ahead` : 'Spread the work over the classes',
+  'fewer-rounds': (v) => s(v.rounds, 'round'),
+  'longer-session': (v, say) => `${say.minutes(v.minutes)} longer`,
   'drop-split': () => 'Back to the usual split',
-  'ask-helper': (v) => `${s(v['short'], 'more helper')}`,
-  'do-ahead': (v) => `${v['stage']} ahead, by staff`,
-  'fewer-spares': (v) => `${s(v['spares'], 'spare')}`,
+  'ask-helper': (v) => `${s(v.short, 'more helper')}`,
+  'do-ahead': (v) => `${v.stage} ahead, by staff`,
+  'fewer-spares': (v) => `${s(v.spares, 'spare')}`,
   'more-places': () => 'More places in the house',
-  'share-by': (v) => shares[String(v['share'])] ?? String(v['share']),
+  'share-by': (v) => shares[String(v.share)] ?? String(v.share),
   'did-it': () => 'It is done',
 }
 
 const clip = (parts: (string | false | undefined)[]) => parts.filter(Boolean).join(', ')
 
 /** A link of the chain in one line. */
-export const decisionLines: Record<string, Line<string>> = {
+export const decisionLines: LinesOf<DecisionValues, string> = {
   'decision-group': (v) => {
     const ages = (['under-8', '8-12', '13-17', 'adult'] as const).filter((a) => Number(v[a]) > 0)
-    if (Number(v['people']) === 0) return 'nobody yet'
-    if (ages.length === 1)
-      return ages[0] === 'adult' ? s(v['people'], 'adult') : `${s(v['people'], 'child', 'children')}, ${ageName(ages[0]!)}`
-    return `${v['people']} people, mixed ages`
+    if (Number(v.people) === 0) return 'nobody yet'
+    if (ages.length === 1) return ages[0] === 'adult' ? s(v.people, 'adult') : `${s(v.people, 'child', 'children')}, ${ageName(ages[0]!)}`
+    return `${v.people} people, mixed ages`
   },
-  'decision-piece': (v) => `${v['piece']}, ${v['material']}`,
-  'decision-method': (v, say) => clip([String(v['method']), Number(v['cure']) > 0 && `${say.minutes(v['cure']!)} cure`]),
+  'decision-piece': (v) => `${v.piece}, ${v.material}`,
+  'decision-method': (v, say) => clip([String(v.method), Number(v.cure) > 0 && `${say.minutes(v.cure)} cure`]),
   'decision-pictures': (v) =>
-    v['stamped']
+    v.stamped
       ? 'stamped in class'
-      : `${v['own'] ? `${v['in']} of ${v['people']} in, ` : ''}${s(v['prints'], 'print')}, ${v['mirrored'] ? 'mirrored' : 'not mirrored'}`,
-  'decision-kit': (v) => `${s(v['blanks'], 'piece')}, ${s(v['things'], 'thing')} to buy`,
-  'decision-sessions': (v, say) =>
-    sayList(['session1', 'session2', 'session3', 'session4', 'session5'].filter((k) => v[k]).map((k) => say.at(v[k]!))) || 'no date yet',
-  'decision-room': (v) => `${s(v['tables'], 'table')}${Number(v['adults']) > 0 ? `, ${s(v['adults'], 'adult')} needed` : ''}`,
+      : `${v.own ? `${v.in} of ${v.people} in, ` : ''}${s(v.prints, 'print')}, ${v.mirrored ? 'mirrored' : 'not mirrored'}`,
+  'decision-kit': (v) => `${s(v.blanks, 'piece')}, ${s(v.things, 'thing')} to buy`,
+  'decision-sessions': (v, say) => sayList(Object.values(v).map((at) => say.at(at))) || 'no date yet',
+  'decision-room': (v) => `${s(v.tables, 'table')}${Number(v.adults) > 0 ? `, ${s(v.adults, 'adult')} needed` : ''}`,
   'decision-takehome': (v) =>
-    v['dated'] ? `${s(v['sheets'], 'sheet')}, ${stateWord(v['state'] as PieceState).toLowerCase()}` : 'once there is a date',
+    v.dated ? `${s(v.sheets, 'sheet')}, ${stateWord(v.state as PieceState).toLowerCase()}` : 'once there is a date',
 }
 
 /** What is to be done. */
-export const errandLines: Record<string, Line<Said>> = {
-  order: (v) => said('Order', `${s(v['things'], 'thing')} to buy`),
+export const errandLines: LinesOf<ErrandValues, Said> = {
+  order: (v) => said('Order', `${s(v.things, 'thing')} to buy`),
   collect: () => said('Collect the pictures', 'everybody’s own'),
-  paint: (v) => said(String(v['stage']), 'and let it dry'),
-  print: (v) => said(`Print ${s(v['sheets'], 'sheet')}`),
-  sample: (v) => said(`Start the ${v['sample']} sample`),
-  trim: (v) => said(`${v['stage']} ahead`),
-  pack: (v) => said(`Pack for class ${v['session']}`, s(v['bags'], 'bag')),
-  'set-up': (v) => said(`Set up for class ${v['session']}`),
+  paint: (v) => said(String(v.stage), 'and let it dry'),
+  print: (v) => said(`Print ${s(v.sheets, 'sheet')}`),
+  sample: (v) => said(`Start the ${v.sample} sample`),
+  trim: (v) => said(`${v.stage} ahead`),
+  pack: (v) => said(`Pack for class ${v.session}`, s(v.bags, 'bag')),
+  'set-up': (v) => said(`Set up for class ${v.session}`),
 }

@@ -77,7 +77,7 @@ describe('words', () => {
     expect([icsSummary('Moths', 2, 2), icsSummary('Cards', 1, 1)]).toEqual(['Moths, class 2 of 2', 'Cards'])
   })
   it('no exclamation marks, praise or blame', () => {
-    const titles = ['no-people', 'no-date', 'all-past'].map((code) => us.finding({ code, values: {} }))
+    const titles = (['no-people', 'no-date', 'all-past'] as const).map((code) => us.finding({ code, values: {} }))
     for (const t of titles) expect(`${t.title} ${t.body}`).not.toMatch(/!|great|oops|error|invalid/i)
   })
 })

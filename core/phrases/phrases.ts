@@ -1,10 +1,10 @@
 import { clockOf, sizeUnit, type House } from '#core/house'
-import type { Decision, Difference, Finding, Plan, Remedy } from '#core/plan'
+import type { Coded, DecisionValues, ErrandValues, FindingValues, RemedyValues } from '#core/codes'
+import type { Difference, Plan } from '#core/plan'
 import type { Because, Input } from '#core/reasons'
-import type { Errand } from '#core/errands'
 import { inZone, sayDayClock, type Zoned } from '#core/time'
 import { showLength, showMoney, showVolume } from '#core/units'
-import { catalogue, decimals, speaking, t, type Lines, type Said, type Values, type Voice } from '#core/language'
+import { catalogue, decimals, speaking, t, type ConditionValues, type Lines, type LinesOf, type Said, type Voice } from '#core/language'
 import { becauseRules, inputNames } from './becauseEn'
 import { conditionLines } from './craftEn'
 import { decisionLines, errandLines, findingLines, remedyLines } from './findingsEn'
@@ -24,8 +24,17 @@ export const englishLines = {
 const lines = (): Lines => catalogue()?.lines ?? englishLines
 /** Values that are codes, which a line says in its own way. */
 const codes = new Set(['state', 'ages', 'hazard', 'whites', 'wished', 'share', 'ink', 'sure'])
-const inWords = (values: Values): Values =>
-  catalogue() ? Object.fromEntries(Object.entries(values).map(([k, x]) => [k, typeof x === 'string' && !codes.has(k) ? t(x) : x])) : values
+const inWords = <V extends object>(values: V): V =>
+  catalogue()
+    ? (Object.fromEntries(Object.entries(values).map(([k, x]) => [k, typeof x === 'string' && !codes.has(k) ? t(x) : x])) as V)
+    : values
+
+/** Says a code with its values: each line takes its own code's. */
+function sayCode<V, T>(table: LinesOf<V, T>, { code, values }: Coded<V>, voice: Voice): T {
+  const line = (table as Partial<LinesOf<V, T>>)[code]
+  if (!line) throw new Error(`the phrase catalogue has no "${String(code)}"`)
+  return line(inWords(values as V[keyof V] & object), voice)
+}
 
 /** The phrase catalogue for one house, in the language that is spoken. Core answers in codes and values; this renders them.
  *  A code that the catalogue does not know is a bug and says so. */
@@ -33,11 +42,11 @@ export function phrases(house: House, now: Zoned) {
   const voice = voiceOf(house, now)
   return {
     ...voice,
-    finding: (f: Pick<Finding, 'code' | 'values'>): Said => lookUp(lines().findings, f.code)(inWords(f.values), voice),
-    remedy: (r: Pick<Remedy, 'code' | 'values'>): string => lookUp(lines().remedies, r.code)(inWords(r.values), voice),
-    condition: (r: Pick<Remedy, 'code' | 'values'>): string => sayCondition(r, voice),
-    decision: (d: Pick<Decision, 'code' | 'values'>): string => sayDecision(d, voice),
-    errand: (e: Pick<Errand, 'code' | 'values'>): Said => lookUp(lines().errands, e.code)(inWords(e.values), voice),
+    finding: (f: Coded<FindingValues>): Said => sayCode(lines().findings, f, voice),
+    remedy: (r: Coded<RemedyValues>): string => sayCode(lines().remedies, r, voice),
+    condition: (r: Coded<RemedyValues>): string => sayCondition(r, voice),
+    decision: (d: Coded<DecisionValues>): string => sayDecision(d, voice),
+    errand: (e: Coded<ErrandValues>): Said => sayCode(lines().errands, e, voice),
     rule: (b: Because): string => t(lookUp(becauseRules, b.rule)),
     input: (i: Input): { name: string; value: string } => ({ name: inputName(i), value: inputValue(i, voice) }),
     amount: (value: number | string, unit: string, noun?: string): string => amount(value, unit, voice, house, noun),
@@ -45,20 +54,19 @@ export function phrases(house: House, now: Zoned) {
   }
 }
 
-function sayCondition(r: Pick<Remedy, 'code' | 'values'>, voice: Voice): string {
-  const line = lines().conditions[r.code]
-  if (line) return line(inWords(r.values), voice)
-  const deed = lookUp(lines().remedies, r.code)(inWords(r.values), voice)
+function sayCondition(r: Coded<RemedyValues>, voice: Voice): string {
+  const { conditions } = lines()
+  if (r.code in conditions) return sayCode(conditions, r as Coded<ConditionValues>, voice)
+  const deed = sayCode(lines().remedies, r, voice)
   return t('you {0}', `${deed[0]!.toLowerCase()}${deed.slice(1)}`)
 }
 
 /** A link of the chain; with several designs it is the first one's, and says how many more there are. */
-function sayDecision(d: Pick<Decision, 'code' | 'values'>, voice: Voice): string {
-  const line = lookUp(lines().decisions, d.code)(inWords(d.values), voice)
-  const more = Number(d.values['more'] ?? 0)
-  return more > 0 && perDesign.has(d.code) ? t('{0}, and {1} more', line, more) : line
+function sayDecision(d: Coded<DecisionValues>, voice: Voice): string {
+  const line = sayCode(lines().decisions, d, voice)
+  const more = 'more' in d.values ? (d.values.more ?? 0) : 0
+  return more > 0 ? t('{0}, and {1} more', line, more) : line
 }
-const perDesign = new Set(['decision-piece', 'decision-method'])
 
 function voiceOf(house: House, now: Zoned): Voice {
   // Where people measure in metres they write a comma, where they measure in inches a point.

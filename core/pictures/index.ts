@@ -1,5 +1,5 @@
 export { cropOf, defaultCrop, fromPrint, lostByCrop, onPrint, placed, turnedBox, type Crop, type PrintBox } from './place'
-export { judgePicture, pictureFindings, type PictureCode, type PictureContext, type PictureFinding } from './judge'
+export { asOfPictures, judgePicture, pictureFindings, type PictureContext, type PictureFinding } from './judge'
 export { eraseDay, keptDays, ownerName, pictureOf, picturesOf, withoutPicture } from './owners'
 export { fileKey, ownerOf, ownersNamed, type RosterOwners } from './match'
 export { findLettering, type Suggestion } from './lettering'

@@ -1,3 +1,4 @@
+import type { Coded, OfPictures, PictureValues } from '#core/codes'
 import type { Mark } from '#core/reasons'
 import { isRefusal } from '#core/reasons'
 import type { Outline, Whites } from '#core/recipe'
@@ -22,22 +23,8 @@ export interface PictureContext {
   /** Where the picture goes under strips of tape. */
   tape?: { widthMm: number; overlapMm: number; marginMm: number } | undefined
 }
-export type PictureCode =
-  | 'reads-backwards'
-  | 'lettering-perhaps'
-  | 'poor'
-  | 'soft'
-  | 'whites-go'
-  | 'face-seam'
-  | 'cut-away'
-  | 'mark-cut'
-  | 'detail-lost'
-  | 'not-permitted'
-  | 'mirrored'
-export interface PictureFinding {
-  code: PictureCode
+export type PictureFinding = Coded<PictureValues> & {
   level: 'stop' | 'look' | 'note' | 'fine'
-  values: Record<string, string | number>
   mark: Mark
 }
 
@@ -75,12 +62,12 @@ function judge(picture: Picture, c: PictureContext): PictureFinding[] {
     .sort((x, y) => rank[x.level] - rank[y.level])
 }
 
-const say = (code: PictureCode, level: PictureFinding['level'], mark: Mark, values: PictureFinding['values'] = {}): PictureFinding => ({
-  code,
-  level,
-  values,
-  mark,
-})
+const say = <C extends keyof PictureValues>(
+  code: C,
+  level: PictureFinding['level'],
+  mark: Mark,
+  ...[values]: Record<never, never> extends PictureValues[C] ? [] : [values: PictureValues[C]]
+): PictureFinding => ({ code, level, values: values ?? {}, mark }) as PictureFinding
 
 function reading(p: Picture, c: PictureContext): PictureFinding[] {
   return [...suggested(p, c), ...marked(p, c)]
@@ -90,7 +77,7 @@ function reading(p: Picture, c: PictureContext): PictureFinding[] {
 function suggested(p: Picture, c: PictureContext): PictureFinding[] {
   if (!p.suggested?.length) return []
   const sure = p.suggested.some((s) => s.sure === 'likely') ? 'likely' : 'perhaps'
-  return [say('lettering-perhaps', c.readsRight && !c.tape ? 'note' : 'look', 'E', { sure, places: p.suggested.length })]
+  return [say('lettering-perhaps', c.readsRight && !c.tape ? 'note' : 'look', 'E', { sure })]
 }
 
 function marked(p: Picture, c: PictureContext): PictureFinding[] {
@@ -163,4 +150,9 @@ export function pictureFindings(
       by.set(key, now)
     }
   return [...by.values()]
+}
+
+/** What was found of so many pictures, as the plan says it, with whose they are; nothing where all is well. */
+export function asOfPictures(f: PictureFinding, owners: { names: string; count: number }): Coded<OfPictures> | undefined {
+  return f.code === 'mirrored' ? undefined : ({ code: `picture-${f.code}`, values: { ...f.values, ...owners } } as Coded<OfPictures>)
 }

@@ -182,7 +182,7 @@ describe('judging a picture', () => {
   })
   it('keeps each picture’s own finding beside what is said for all', () => {
     const [soft] = pictureFindings([picture({ id: 'a', width: 560, height: 560 }), picture({ id: 'b', width: 420, height: 420 })], context)
-    expect(soft!.each.map((f) => f.values['real'])).toEqual([140, 105])
+    expect(soft!.each.map((f) => 'real' in f.values && f.values.real)).toEqual([140, 105])
   })
   it('says a code once for all that have it', () => {
     const found = pictureFindings([picture({ id: 'a', pale: 0.5 }), picture({ id: 'b', pale: 0.6 }), picture({ id: 'c' })], context)

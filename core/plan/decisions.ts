@@ -1,5 +1,5 @@
-import { blankMaterial } from '#core/recipe'
-import { ageBands } from '#core/recipe'
+import type { Coded, DecisionValues } from '#core/codes'
+import { blankMaterial, type AgeBand } from '#core/recipe'
 import { pictureOf } from '#core/pictures'
 import type { PlannedDesign } from './design'
 import { decisionIds, type Decision, type DecisionId, type Figured, type Plan } from './shapes'
@@ -20,7 +20,7 @@ export function decide(parts: readonly PlannedDesign[], plan: Judged): Decision[
         : parts.every(({ s, d }) => isDefault(id, s, seenFrom(plan, d)))
           ? 'default'
           : 'settled'
-    return { id, state, code: `decision-${id}`, values: { ...valuesOf(id, parts[0]!.s, plan), ...(more > 0 && { more }) } }
+    return { id, state, ...lineOf(id, parts[0]!.s, plan, more) }
   })
 }
 
@@ -44,36 +44,47 @@ function isDefault(id: DecisionId, s: Situation, plan: Judged): boolean {
   }
 }
 
-function valuesOf(id: DecisionId, s: Situation, plan: Judged): Decision['values'] {
+/** A link's line: what it says, by its code. `more` designs come after the first. */
+function lineOf(id: DecisionId, s: Situation, plan: Judged, more: number): Coded<DecisionValues> {
   switch (id) {
-    case 'group':
-      return Object.fromEntries([
-        ['people', plan.people],
-        ...ageBands.map((b) => [b, s.workshop.group.participants.filter((p) => p.age === b).length]),
-      ])
-    case 'piece':
-      return { piece: plan.pieceName, material: blankMaterial(s.design.material)?.name ?? s.design.material }
-    case 'method':
-      return { method: plan.recipe.name, cure: plan.split.cure?.recommendedMin ?? s.resolved.cure?.recommended.value ?? 0 }
+    case 'group': {
+      const of = (age: AgeBand) => s.workshop.group.participants.filter((p) => p.age === age).length
+      const byAge = { 'under-8': of('under-8'), '8-12': of('8-12'), '13-17': of('13-17'), adult: of('adult') }
+      return { code: 'decision-group', values: { people: plan.people, ...byAge } }
+    }
+    case 'piece': {
+      const material = blankMaterial(s.design.material)?.name ?? s.design.material
+      return { code: 'decision-piece', values: { piece: plan.pieceName, material, ...(more > 0 && { more }) } }
+    }
+    case 'method': {
+      const cure = plan.split.cure?.recommendedMin ?? s.resolved.cure?.recommended.value ?? 0
+      return { code: 'decision-method', values: { method: plan.recipe.name, cure, ...(more > 0 && { more }) } }
+    }
     case 'pictures':
       return {
-        prints: Number(plan.figures['prints']!.value),
-        mirrored: Number(plan.print.mirrored),
-        stamped: Number(s.resolved.noPrint),
-        own: Number(s.design.pictures === 'own'),
-        in: s.makers.filter((p) => pictureOf(s.workshop, p.id, s.design.id)).length,
-        people: s.people,
+        code: 'decision-pictures',
+        values: {
+          prints: Number(plan.figures['prints']!.value),
+          mirrored: Number(plan.print.mirrored),
+          stamped: Number(s.resolved.noPrint),
+          own: Number(s.design.pictures === 'own'),
+          in: s.makers.filter((p) => pictureOf(s.workshop, p.id, s.design.id)).length,
+          people: s.people,
+        },
       }
     case 'kit':
       return {
-        things: plan.kit.filter((l) => l.toGet.packs.length > 0).length,
-        blanks: plan.designs.reduce((sum, d) => sum + (d.pieces ? d.pieces + d.spares.blanks : 0), 0),
+        code: 'decision-kit',
+        values: {
+          things: plan.kit.filter((l) => l.toGet.packs.length > 0).length,
+          blanks: plan.designs.reduce((sum, d) => sum + (d.pieces ? d.pieces + d.spares.blanks : 0), 0),
+        },
       }
     case 'sessions':
-      return Object.fromEntries(plan.sessions.map((x, i) => [`session${i + 1}`, x.from]))
+      return { code: 'decision-sessions', values: Object.fromEntries(plan.sessions.map((x, i) => [`session${i + 1}`, x.from])) }
     case 'room':
-      return { tables: plan.seating.length, adults: plan.adults.matters ? plan.adults.needed : 0 }
+      return { code: 'decision-room', values: { tables: plan.seating.length, adults: plan.adults.matters ? plan.adults.needed : 0 } }
     case 'takehome':
-      return { sheets: plan.takeHome.length, state: plan.goesHome, dated: plan.sessions.length }
+      return { code: 'decision-takehome', values: { sheets: plan.takeHome.length, state: plan.goesHome, dated: plan.sessions.length } }
   }
 }

@@ -50,6 +50,21 @@ describe('the kit at its edges', () => {
 })
 
 describe('findings at their edges', () => {
+  it('a candle just wide enough to burn is nothing to say, a narrower one is for show; the way out is the house’s own width', () => {
+    const mm = (n: number) => ({ mm: n, text: `${n} mm` })
+    const candle = (n: number): Workshop => ({
+      ...moths,
+      designs: [{ ...moths.designs[0]!, kind: 'candle', material: 'candle', recipe: { id: 'wax-tissue', version: 1 }, width: mm(n) }],
+    })
+    expect([69.9, 70].map((n) => codes(plan(candle(n))).includes('candle-narrow'))).toEqual([true, false])
+    expect(codes(plan({ ...moths, designs: [{ ...moths.designs[0]!, width: mm(30) }] }))).not.toContain('candle-narrow')
+    const ours: House = { ...house, figures: { 'candle.wide': { value: 80, by: 'Noor', at: now, why: '' } } }
+    const found = plan(candle(76.2), ours).findings.find((f) => f.code === 'candle-narrow')!
+    expect(found).toMatchObject({ level: 'note', mark: 'Y', values: { diameterMm: 76.2, wideMm: 80 } })
+    const after = applyChanges<Workshop>(candle(76.2), found.remedies[0]!.changes)!
+    expect(after.designs[0]!.width.mm).toBe(80)
+    expect(codes(plan(after, ours))).not.toContain('candle-narrow')
+  })
   it('a shelf that is just full is enough, one piece more is not', () => {
     const blanks = plan().shelf!.places
     expect(codes(plan(moths, { ...house, shelfPlaces: blanks }))).not.toContain('shelf-short')

@@ -4,7 +4,7 @@ import { shelf, wholePack } from './finders/kit'
 import { loads } from './finders/loads'
 import { adults, group, inTurns } from './finders/people'
 import { pictureLooks } from './finders/pictures'
-import { orientation, piece } from './finders/piece'
+import { narrowCandle, orientation, piece } from './finders/piece'
 import { ownRecipe, recipeKnown } from './finders/recipe'
 import { allPast, lateErrands, missing, noDate, sessionShapes } from './finders/sessions'
 import { stations } from './finders/stations'
@@ -38,6 +38,7 @@ const finders: FindAll[] = [
   each(recipeKnown),
   each(ownRecipe),
   each(piece),
+  each(narrowCandle),
   each(suits),
   each(pictureLooks),
   each(stations),

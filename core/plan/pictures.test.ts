@@ -71,7 +71,9 @@ describe('what a plan says of its pictures', () => {
     expect(plan(blocks).print.mirrored).toBe(true)
     const wrong = design(blocks, { mirrored: false })
     expect(find(wrong, 'picture-reads-backwards')).toMatchObject({ level: 'stop' })
-    const right = applyChanges<Workshop>(wrong, find(wrong, 'picture-reads-backwards')!.remedies[0]!.changes)!
+    const way = find(wrong, 'picture-reads-backwards')!.remedies[0]!
+    expect(say.remedy(way)).toBe('Print mirrored')
+    const right = applyChanges<Workshop>(wrong, way.changes)!
     expect(find(right, 'picture-reads-backwards')).toBeUndefined()
   })
   it('loses whites on bare wood and keeps them on white, with that as the way out', () => {
@@ -108,7 +110,7 @@ describe('the paper of a plan', () => {
     const codes = (w: number, h: number) =>
       plan(design(blocks, { kind: 'panel', material: 'panel', recipe: { id: 'quick-peel', version: 1 }, width: size(w), height: size(h) }))
         .findings.find((f) => f.code === 'larger-than-paper')
-        ?.remedies.map((r) => [r.code, r.values['paper'] ?? ''].join(' ').trim())
+        ?.remedies.map((r) => (r.code === 'larger-paper' ? `${r.code} ${r.values.paper}` : r.code))
     expect(codes(250, 250)).toEqual(['smaller-piece', 'larger-paper Tabloid', 'tile-it'])
     expect(codes(280, 400)).toEqual(['smaller-piece', 'larger-paper A3', 'tile-it'])
     expect(codes(600, 400)).toEqual(['smaller-piece', 'tile-it'])

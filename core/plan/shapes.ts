@@ -1,3 +1,4 @@
+import type { Coded, DecisionValues, FindingValues, RemedyValues } from '#core/codes'
 import type { House, HouseCaution, Paper } from '#core/house'
 import type { KitLine, Seating } from '#core/kit'
 import type { Errand } from '#core/errands'
@@ -34,20 +35,17 @@ export interface PlanFigure {
 }
 
 /** A way out: what it says, and the changes that do it, or the place where it is done. */
-export interface Remedy {
-  code: string
-  values: Record<string, string | number>
+export type Remedy = Coded<RemedyValues> & {
   changes: Change[]
   /** The design it changes, where there are several. */
   of?: string
   link?: 'house' | 'sessions' | 'errands'
 }
 
-export interface Finding {
-  code: string
+/** What is found in a plan: how bad it is, the decision it stands at, and its ways out. */
+export type Finding = Coded<FindingValues> & {
   level: 'stop' | 'look' | 'note'
   decision: DecisionId
-  values: Record<string, string | number>
   remedies: Remedy[]
   mark?: Mark
   /** Whose it is, where there are several designs. */
@@ -58,11 +56,9 @@ export const decisionIds = ['group', 'piece', 'method', 'pictures', 'kit', 'sess
 export type DecisionId = (typeof decisionIds)[number]
 
 /** A link of the chain: what was decided, in a line, and whether anything stands against it. */
-export interface Decision {
+export type Decision = Coded<DecisionValues> & {
   id: DecisionId
   state: 'settled' | 'default' | 'look' | 'stop'
-  code: string
-  values: Record<string, string | number>
 }
 
 export interface Adults {

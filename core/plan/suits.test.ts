@@ -1,3 +1,4 @@
+import type { FindingCode } from '#core/codes'
 import { describe, expect, it, test } from 'vitest'
 import { demoHouses, demoWorkshops } from '#core/demo'
 import type { House } from '#core/house'
@@ -15,7 +16,7 @@ const plan = (w: Workshop, h = house) => planWorkshop({ workshop: w, house: h, n
 const size = (mm: number) => ({ mm, text: `${mm} mm` })
 
 /** A workshop with one thing against it, the code that says so, and ways out that only say more and do not mend. */
-const cases: [string, Workshop, string, string[]][] = [
+const cases: [string, Workshop, FindingCode, string[]][] = [
   ['inkjet prints on wood', withDesign(moths, { print: { printer: 'inkjet' } }), 'wrong-ink', []],
   ['a smear', withDesign(moths, { print: { smear: 'failed' } }), 'smear-failed', []],
   [

@@ -274,6 +274,7 @@ export const sentences: Record<string, string> = {
   'Children of 8 to 12 to one adult': 'Niños de 8 a 12 por adulto',
   'Teenagers of 13 to 17 to one adult': 'Jóvenes de 13 a 17 por adulto',
   'Of ten pieces so many fail': 'De diez piezas fallan tantas',
+  'A candle is wide enough to burn from': 'Una vela es bastante ancha para encenderla desde',
   'One spare piece in so many, where a piece survives a failure': 'Una pieza de repuesto por tantas, donde la pieza sobrevive a un fallo',
   'Copies of each own picture': 'Copias de cada imagen propia',
   'Printed so long before the class': 'Impreso con esta antelación a la clase',

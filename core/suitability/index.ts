@@ -1,12 +1,1 @@
-export {
-  suit,
-  pixelsAnInch,
-  paperGsm,
-  qualityOf,
-  sharpness,
-  stickerSide,
-  type Suit,
-  type SuitCode,
-  type Pictures,
-  type Prints,
-} from './suitability'
+export { suit, pixelsAnInch, paperGsm, qualityOf, sharpness, stickerSide, type Suit, type Pictures, type Prints } from './suitability'

@@ -1,3 +1,4 @@
+import type { Coded, SuitValues } from '#core/codes'
 import { figure, type Mark } from '#core/reasons'
 import type { Ink, Whites } from '#core/recipe'
 
@@ -30,26 +31,8 @@ export interface Demands {
   heightMm: number
   printers: readonly Ink[]
 }
-export type SuitCode =
-  | 'printer-missing'
-  | 'wrong-ink'
-  | 'smear-failed'
-  | 'smear-test'
-  | 'coated'
-  | 'paper-heavy'
-  | 'paper-thick'
-  | 'whites-vanish'
-  | 'whites-wish'
-  | 'soft'
-  | 'blurred'
-  | 'fair'
-  | 'fine-lost'
-  | 'faces'
-  | 'precious'
-export interface Suit {
-  code: SuitCode
+export type Suit = Coded<SuitValues> & {
   level: 'stop' | 'look' | 'note'
-  values: Record<string, string | number>
   mark: Mark
 }
 
@@ -81,7 +64,12 @@ export function suit(pictures: Pictures, prints: Prints, d: Demands): Suit[] {
   ]
 }
 
-const say = (code: SuitCode, level: Suit['level'], mark: Mark, values: Suit['values'] = {}): Suit => ({ code, level, values, mark })
+const say = <C extends keyof SuitValues>(
+  code: C,
+  level: Suit['level'],
+  mark: Mark,
+  ...[values]: Record<never, never> extends SuitValues[C] ? [] : [values: SuitValues[C]]
+): Suit => ({ code, level, values: values ?? {}, mark }) as Suit
 
 function inkSuits(p: Prints, d: Demands): Suit[] {
   if (d.ink === 'any') return []

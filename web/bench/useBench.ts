@@ -75,7 +75,7 @@ export function useBench(id: Ref<string>) {
   }
 
   /** What a way out would do, in a few words, before it is pressed. */
-  function effect(r: Remedy): string {
+  function effect(r: Pick<Remedy, 'changes'>): string {
     if (r.changes.length === 0 || !plan.value || !say.value) return ''
     return effectOf(plan.value, tried(r.changes)!, say.value)
   }

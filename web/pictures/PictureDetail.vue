@@ -2,7 +2,17 @@
 import { t as tr } from '#core/language'
 import { computed, defineAsyncComponent, ref, watch } from 'vue'
 import { uuidv7 } from 'uuidv7'
-import { eraseDay, fromPrint, judgePicture, onPrint, ownerName, placed, type PictureContext } from '#core/pictures'
+import {
+  asOfPictures,
+  eraseDay,
+  fromPrint,
+  judgePicture,
+  onPrint,
+  ownerName,
+  placed,
+  type PictureContext,
+  type PictureFinding,
+} from '#core/pictures'
 import { erasedBecause, pictureWord } from '#core/phrases'
 import { qualityOf } from '#core/suitability'
 import { coats, type Coat } from '#core/medium'
@@ -34,6 +44,10 @@ const name = computed(() =>
 const edit = computed((): PictureEdit => props.picture.edit ?? asItIs)
 /** Lettering that nobody has confirmed has its own lines, with its answers. */
 const findings = computed(() => judgePicture(props.picture, props.context).filter((f) => f.code !== 'lettering-perhaps'))
+const titleOf = (f: PictureFinding): string => {
+  const said = asOfPictures(f, { names: ownerName(people.value, props.picture, plan.value.seats), count: 1 })
+  return said ? say.value.finding(said).title : tr('mirrored: lettering will read right')
+}
 const dpi = computed(() => placed(props.picture, props.context.print))
 const quality = computed(() => qualityOf(dpi.value.real))
 const here = computed(() => inWorkshop.pictures(props.picture.id))
@@ -183,13 +197,7 @@ function give(to: string) {
     <ul v-if="findings.length || picture.suggested?.length" class="findings">
       <li v-for="f in findings" :key="f.code">
         <VerdictShape :state="f.level === 'stop' ? 'stop' : f.level === 'look' ? 'look' : 'settled'" :size="17" /><span
-          >{{
-            f.code === 'mirrored'
-              ? $t('mirrored: lettering will read right')
-              : say.finding({ code: `picture-${f.code}`, values: { ...f.values, names: ownerName(people, picture, plan.seats), count: 1 } })
-                  .title
-          }}
-          <SourceMark :mark="f.mark" /></span
+          >{{ titleOf(f) }} <SourceMark :mark="f.mark" /></span
         ><v-btn
           v-if="f.level === 'look' && f.code !== 'not-permitted'"
           :aria-label="$t('Accept: {0}', pictureWord(f))"

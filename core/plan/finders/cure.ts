@@ -20,7 +20,7 @@ export function quicker(s: Situation, suits: (r: Recipe) => boolean = () => true
     })
     .sort((a, b) => Number(b.code === 'take-method') - Number(a.code === 'take-method'))
     .slice(0, 2)
-    .map(({ code, values, changes }) => ({ code, values, changes }))
+    .map(({ to: _to, ...way }) => way)
 }
 
 export const cold: FindAll = (parts) => {
@@ -67,7 +67,7 @@ function moves(s: Situation, plan: Figured): Remedy[] {
   const session = s.workshop.sessions.find((x) => x.id === id)!
   const { minutes } = s.sessions.find((x) => x.id === id)!
   const { earliest, better } = plan.proposals
-  const move = (at: string, verdict: string) =>
+  const move = (at: string, verdict: 'ready' | 'risky') =>
     remedy(`move-session-${verdict}`, moveSession(session, at, minutes), { at, session: s.sessions.find((x) => x.id === id)!.number })
   const soon = plan.split.cure!.verdict === 'too soon' && earliest && earliest !== better ? [move(earliest, 'risky')] : []
   return [...(better ? [move(better, 'ready')] : []), ...soon]

@@ -12,10 +12,9 @@ export const shelf: FindAll = (parts, plan) =>
           'look',
           'sessions',
           { places: plan.shelf.places, capacity: plan.shelf.capacity, short: plan.shelf.places - plan.shelf.capacity },
-          [
-            fewerSpares(parts, plan.shelf.places - plan.shelf.capacity),
-            { code: 'more-places', values: {}, changes: [], link: 'house' as const },
-          ].filter((r) => r !== null),
+          [fewerSpares(parts, plan.shelf.places - plan.shelf.capacity), { ...remedy('more-places', []), link: 'house' as const }].filter(
+            (r) => r !== null,
+          ),
         ),
       ]
     : []

@@ -1,4 +1,5 @@
-import { ownerName, pictureFindings, pictureOf } from '#core/pictures'
+import type { PictureValues } from '#core/codes'
+import { asOfPictures, ownerName, pictureFindings, pictureOf } from '#core/pictures'
 import { minutesBetween } from '#core/time'
 import { change, inWorkshop, pieceOf } from '#core/workshop'
 import { pictureContext } from '../pictures'
@@ -66,33 +67,28 @@ const list = (names: readonly string[], all: number) => `${names.join(', ')}${al
 
 function judged(s: Situation, plan: Figured): Finding[] {
   const people = s.workshop.group.participants
-  return pictureFindings(s.pictures, pictureContext(s, plan))
-    .filter((x) => x.finding.level === 'stop' || x.finding.level === 'look')
-    .map(({ finding: f, pictures, each }) => {
-      const ours = pictures.filter((p) => p.participant === null).length
-      const names = [
-        ...pictures.filter((p) => p.participant !== null).map((p) => ownerName(people, p, s.seats)),
-        ...(ours === 0 ? [] : [ours === 1 ? 'A house picture' : `${ours} house pictures`]),
-      ]
-      const worst = Math.min(...each.map((x) => Number(x.values['percent'] ?? 100)))
-      const level = f.level === 'stop' ? ('stop' as const) : ('look' as const)
-      return {
-        ...finding(
-          `picture-${f.code}`,
-          level,
-          'pictures',
-          { ...f.values, count: pictures.length, names: list(names.slice(0, 3), names.length) },
-          ways(s, f.code, worst),
-        ),
-        mark: f.mark,
-      }
-    })
+  return pictureFindings(s.pictures, pictureContext(s, plan)).flatMap(({ finding: f, pictures, each }): Finding[] => {
+    const ours = pictures.filter((p) => p.participant === null).length
+    const names = [
+      ...pictures.filter((p) => p.participant !== null).map((p) => ownerName(people, p, s.seats)),
+      ...(ours === 0 ? [] : [ours === 1 ? 'A house picture' : `${ours} house pictures`]),
+    ]
+    const worst = Math.min(...each.map((x) => ('percent' in x.values ? x.values.percent : 100)))
+    const said = asOfPictures(f, { count: pictures.length, names: list(names.slice(0, 3), names.length) })
+    if (!said || (f.level !== 'stop' && f.level !== 'look')) return []
+    return [{ ...said, level: f.level, decision: 'pictures', remedies: ways(s, plan, f.code, worst), mark: f.mark }]
+  })
 }
 
 /** Each code's ways out that are the plan's to give; the others are the picture's own. */
-function ways(s: Situation, code: string, percent: number): Remedy[] {
+function ways(s: Situation, plan: Figured, code: keyof PictureValues, percent: number): Remedy[] {
   if (code === 'soft' || code === 'poor') return [scaled(s, percent)]
-  if (code === 'reads-backwards') return [remedy('print-as-advised', [change(s.workshop, inDesign(s).mirrored, null)])]
+  if (code === 'reads-backwards')
+    return [
+      remedy('print-as-advised', [change(s.workshop, inDesign(s).mirrored, null)], {
+        mirrored: Number(plan.print.orientation.printMirrored),
+      }),
+    ]
   if (code === 'whites-go') return keepWhites(s)
   return []
 }

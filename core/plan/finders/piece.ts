@@ -1,6 +1,7 @@
-import { paperOf, papers, type Paper, type PaperId } from '#core/house'
+import { paperOf, papers, sizeUnit, type Paper, type PaperId } from '#core/house'
 import { blankMaterial, latestRecipe, pieceKinds, takesMaterial, type PieceKind } from '#core/recipe'
 import { gridOnSheet } from '#core/sheets'
+import { showLength } from '#core/units'
 import { change, inWorkshop } from '#core/workshop'
 import type { Finding, Remedy } from '../shapes'
 import type { Situation } from '../situation'
@@ -28,6 +29,20 @@ export const piece: Find = (s, plan) => {
   }
   if (!takesMaterial(s.recipe, s.design.material)) found.push(notForThis(s))
   return found
+}
+
+/** Tissue and ink are fuel: on a narrow candle the flame would reach them. */
+export const narrowCandle: Find = (s) => {
+  const wide = s.figures('candle.wide')
+  if (s.kind.measure.by !== 'wrap' || s.design.width.mm >= wide.value) return []
+  const size = { mm: wide.value, text: showLength(wide.value, sizeUnit(s.house)) }
+  const wider = remedy('wider-candle', [change(s.workshop, inDesign(s).width, size)], { wideMm: wide.value })
+  return [
+    {
+      ...finding('candle-narrow', 'note', 'piece', { diameterMm: s.design.width.mm, wideMm: wide.value }, [wider]),
+      mark: wide.mark,
+    },
+  ]
 }
 
 /** The smallest paper that takes the picture whole. */

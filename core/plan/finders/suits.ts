@@ -1,3 +1,4 @@
+import type { FindingValues, SuitValues } from '#core/codes'
 import { blankMaterial, hazardOf, type Hazard } from '#core/recipe'
 import { suit, type Suit } from '#core/suitability'
 import { change, inWorkshop } from '#core/workshop'
@@ -35,29 +36,29 @@ function printSuits(s: Situation): Finding[] {
     printers: s.printers,
   })
   const printed = s.resolved.noPrint ? found.filter((x) => x.code === 'whites-wish') : found
-  return printed.map((x) => ({ ...finding(x.code, x.level, 'pictures', x.values, wayOut(s, x)), mark: x.mark }))
+  return printed.map((x) => ({
+    ...finding(x.code, x.level, 'pictures', x.values as FindingValues[typeof x.code], wayOut(s, x)),
+    mark: x.mark,
+  }))
 }
 
 /** Each code's ways out, as data beside its code. */
-const ways: Record<Suit['code'], (s: Situation, x: Suit) => Remedy[]> = {
-  'printer-missing': (s, x) => [
+const ways: { [C in keyof SuitValues]: (s: Situation, values: SuitValues[C]) => Remedy[] } = {
+  'printer-missing': (s, v) => [
     ...otherInk(s),
-    remedy('prints-from-elsewhere', [knownChange(s, 'print', { printer: x.values['ink'] as 'toner' | 'inkjet' })], {
-      ink: x.values['ink']!,
+    remedy('prints-from-elsewhere', [knownChange(s, 'print', { printer: v.ink })], {
+      ink: v.ink,
     }),
-    { code: 'add-printer', values: { ink: x.values['ink']! }, changes: [], link: 'house' },
+    { ...remedy('add-printer', [], { ink: v.ink }), link: 'house' },
   ],
-  'wrong-ink': (s, x) => [
+  'wrong-ink': (s, v) => [
     ...otherInk(s),
-    remedy('reprint', [knownChange(s, 'print', { printer: x.values['ink'] as 'toner' | 'inkjet', smear: undefined })], {
-      ink: x.values['ink']!,
+    remedy('reprint', [knownChange(s, 'print', { printer: v.ink, smear: undefined })], {
+      ink: v.ink,
     }),
   ],
-  'smear-failed': (s, x) => [
-    remedy('photocopy', [
-      knownChange(s, 'print', { printer: 'toner', smear: 'passed' }),
-      ...(x.values['ink'] === 'toner' ? [] : tonerAgain(s)),
-    ]),
+  'smear-failed': (s, v) => [
+    remedy('photocopy', [knownChange(s, 'print', { printer: 'toner', smear: 'passed' }), ...(v.ink === 'toner' ? [] : tonerAgain(s))]),
   ],
   'smear-test': (s) => [
     remedy('smear-passed', [knownChange(s, 'print', { smear: 'passed' })]),
@@ -72,14 +73,14 @@ const ways: Record<Suit['code'], (s: Situation, x: Suit) => Remedy[]> = {
     ...methodsWith(s, s.design.whites).slice(0, 2),
     remedy('any-whites', [change(s.workshop, inDesign(s).whites, null)]),
   ],
-  soft: (s, x) => [scaled(s, Number(x.values['percent']))],
-  blurred: (s, x) => [scaled(s, Number(x.values['percent']))],
+  soft: (s, v) => [scaled(s, v.percent)],
+  blurred: (s, v) => [scaled(s, v.percent)],
   fair: () => [],
   'fine-lost': () => [],
   faces: () => [],
   precious: (s) => [remedy('copied', [knownChange(s, 'picture', { precious: false })])],
 }
-const wayOut = (s: Situation, x: Suit): Remedy[] => ways[x.code](s, x)
+const wayOut = (s: Situation, x: Suit): Remedy[] => ways[x.code](s, x.values as never)
 
 /** A school of this method that takes the ink that is here. */
 const otherInk = (s: Situation): Remedy[] =>
@@ -106,7 +107,7 @@ function allowances(s: Situation, plan: Figured): Finding[] {
     return stage.cautions.flatMap((c) => {
       const hazard = hazardOf(c)
       if (!hazard || s.allow[hazard] || !session) return []
-      const code = hazard === 'spray' ? 'spray-indoors' : `${hazard}-not-allowed`
+      const code = hazard === 'spray' ? 'spray-indoors' : (`${hazard}-not-allowed` as const)
       const values = { stage: stage.name, session: session.number }
       return [finding(code, 'stop', hazard === 'spray' ? 'method' : 'room', values, withoutHazard(s, stage.id, hazard))]
     })

@@ -1,3 +1,4 @@
+import type { FindingCode, FindingValues, RemedyCode, RemedyValues } from '#core/codes'
 import { latestRecipe, pictureSize, type PieceKind, type Recipe, type School } from '#core/recipe'
 import { sizeUnit } from '#core/house'
 import { showLength } from '#core/units'
@@ -11,14 +12,19 @@ export type Find = (s: Situation, plan: Figured) => Finding[]
 /** What looks at the whole workshop. */
 export type FindAll = (parts: readonly PlannedDesign[], plan: Figured) => Finding[]
 
-export const finding = (
-  code: string,
+/** Values may be left out where a code has none. */
+type Given<V, Rest extends unknown[]> = Nothing extends V ? [values?: V, ...Rest] : [values: V, ...Rest]
+type Nothing = Record<never, never>
+
+export const finding = <C extends FindingCode>(
+  code: C,
   level: Finding['level'],
   decision: Finding['decision'],
-  values: Finding['values'] = {},
-  remedies: Remedy[] = [],
-): Finding => ({ code, level, decision, values, remedies })
-export const remedy = (code: string, changes: Change[], values: Remedy['values'] = {}): Remedy => ({ code, values, changes })
+  ...[values, remedies]: Given<FindingValues[C], [remedies?: Remedy[]]>
+): Finding => ({ code, level, decision, values: values ?? {}, remedies: remedies ?? [] }) as Finding
+
+export const remedy = <C extends RemedyCode>(code: C, changes: Change[], ...[values]: Given<RemedyValues[C], []>): Remedy =>
+  ({ code, values: values ?? {}, changes }) as Remedy
 /** The design that is planned, as a place in its workshop. */
 export const inDesign = (s: Situation) => inWorkshop.designs(s.design.id)
 

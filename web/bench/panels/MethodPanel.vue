@@ -80,11 +80,7 @@ function stepsOf(o: Option, s: School): string {
   return [more.length && `+ ${more.join(', ')}`, fewer.length && tr('without {0}', fewer.join(', '))].filter(Boolean).join('; ')
 }
 function say1(s: School, o: Option): string {
-  const e = props.bench.effect({
-    code: 'choose',
-    values: {},
-    changes: [change(w.value, at.value.choices(s.id), o.id)],
-  })
+  const e = props.bench.effect({ changes: [change(w.value, at.value.choices(s.id), o.id)] })
   const steps = stepsOf(o, s)
   return e || steps ? `${tr(o.name)}: ${[steps, e].filter(Boolean).join(', ')}` : ''
 }

@@ -1,0 +1,12 @@
+export type {
+  Coded,
+  DecisionValues,
+  ErrandValues,
+  FindingCode,
+  FindingValues,
+  OfPictures,
+  PictureValues,
+  RemedyCode,
+  RemedyValues,
+  SuitValues,
+} from './codes'

@@ -153,7 +153,8 @@ class Device {
     if (!u) return
     this.happen({ kind: 'settled', id: u.command.id })
     if (this.random() < 0.5) return
-    const fresh = Array.from({ length: 60 }, (_, i) => `${this.name}-again-${this.made}-${i}`)
+    let came = 0
+    const fresh = () => `${this.name}-again-${this.made}-${came++}`
     const { subject, kind, intent } = u.command
     this.perform('did', { kind, label: u.label, subject, ...(intent && { intent }), ...again(this.doc, u.command, fresh) })
   }

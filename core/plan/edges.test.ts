@@ -58,7 +58,7 @@ describe('findings at their edges', () => {
     })
     expect([69.9, 70].map((n) => codes(plan(candle(n))).includes('candle-narrow'))).toEqual([true, false])
     expect(codes(plan({ ...moths, designs: [{ ...moths.designs[0]!, width: mm(30) }] }))).not.toContain('candle-narrow')
-    const ours: House = { ...house, figures: { 'candle.wide': { value: 80, by: 'Noor', at: now, why: '' } } }
+    const ours: House = { ...house, figures: { 'candle.wide': { value: 80, by: 'Noor', on: '2026-05-01', why: '' } } }
     const found = plan(candle(76.2), ours).findings.find((f) => f.code === 'candle-narrow')!
     expect(found).toMatchObject({ level: 'note', mark: 'Y', values: { diameterMm: 76.2, wideMm: 80 } })
     const after = applyChanges<Workshop>(candle(76.2), found.remedies[0]!.changes)!

@@ -1,5 +1,5 @@
 import { pieceStates, type PieceState } from '#core/recipe'
-import { changed, inWorkshop, newPiece, pieceOf, type Change, type Workshop } from '#core/workshop'
+import { pieceOf, setStates, type Workshop } from '#core/workshop'
 import { sheetKey, type TakeHomeSheet } from './takehome'
 
 const far = (s: PieceState) => pieceStates.indexOf(s)
@@ -19,13 +19,12 @@ export function alike(workshop: Workshop, sheets: readonly TakeHomeSheet[], one:
 }
 
 /** Sets the state of one for others, in one change; and when it was laid, where that is not known of them. */
-export function setAlike(workshop: Workshop, one: TakeHomeSheet, others: readonly TakeHomeSheet[]): Change[] {
+export function setAlike(
+  workshop: Workshop,
+  one: TakeHomeSheet,
+  others: readonly TakeHomeSheet[],
+): ReturnType<typeof setStates> | undefined {
   const set = pieceFor(workshop, one)
-  if (!set) return []
-  return others.map((s) => {
-    const was = pieceFor(workshop, s)
-    const piece = was ?? newPiece(workshop, { participant: s.participant, designId: s.design, number: s.number, state: s.state })
-    const after = { ...piece, state: set.state, laidAt: piece.laidAt ?? set.laidAt, asIs: true }
-    return changed(inWorkshop.pieces(piece.id), was, after)
-  })
+  const pieces = others.map((s) => ({ participant: s.participant, designId: s.design, number: s.number }))
+  return set && setStates(workshop, { pieces, state: set.state, laidAt: set.laidAt })
 }

@@ -1,4 +1,6 @@
 import { describe, expect, it, test } from 'vitest'
+import * as v from 'valibot'
+import type { AgeBand } from '#core/recipe'
 import { demoWorkshops } from '#core/demo'
 import {
   again,
@@ -6,17 +8,22 @@ import {
   arrange,
   brokenBetween,
   clashes,
+  commandShape,
   copyOf,
   inverse,
   land,
   nextStart,
   same,
   seatNames,
+  setAges,
   setHeadcount,
+  setStates,
   summaryOf,
+  swapSeats,
   undoing,
   withPlaces,
   type Change,
+  type Intent,
   type Workshop,
 } from '#core/workshop'
 
@@ -156,12 +163,14 @@ describe('what a change would break between people', () => {
 })
 
 describe('a deed done again', () => {
+  let came = 0
+  const fresh = () => `again-${came++}`
   it('reaches the headcount anew: 20 people, not 22', () => {
     const mine = setHeadcount(moths, 20, ['a', 'b'])
     const theirs = applyChanges(moths, setHeadcount(moths, 20, ['x', 'y']).changes)!
-    expect(again(theirs, mine, ids(20)).changes).toEqual([])
+    expect(again(theirs, mine, fresh).changes).toEqual([])
     const more = applyChanges(moths, setHeadcount(moths, 19, ['x']).changes)!
-    expect(applyChanges(more, again(more, mine, ids(20)).changes)!.group.participants).toHaveLength(20)
+    expect(applyChanges(more, again(more, mine, fresh).changes)!.group.participants).toHaveLength(20)
   })
   it('sets fields on top of what they hold now, leaves out what is gone, and what is so already', () => {
     const now = { ...moths, title: 'Theirs', group: { ...moths.group, helpers: 5 } }
@@ -170,14 +179,64 @@ describe('a deed done again', () => {
       { path: 'group/helpers', before: 1, after: 5 },
       { path: 'sessions/none/room', before: 'a', after: 'b' },
     ]
-    expect(again(now, { changes, guards: [{ path: 'pieces', count: 99 }] }, [])).toEqual({
+    expect(again(now, { changes, guards: [{ path: 'pieces', count: 99 }] }, fresh)).toEqual({
       changes: [{ path: 'title', before: 'Theirs', after: 'Mine' }],
       guards: [],
     })
   })
+  it('reaches so many of an age anew, and as many as can be where others were set meanwhile', () => {
+    const of = (w: Workshop, band: AgeBand) => w.group.participants.filter((p) => p.age === band).length
+    const grown: Workshop = {
+      ...moths,
+      group: { ...moths.group, agesSet: [], participants: moths.group.participants.map((p) => ({ ...p, age: 'adult' as const })) },
+    }
+    const all = grown.group.participants.length
+    const mine = setAges(grown, '8-12', 10) as { changes: Change[]; intent: Intent }
+    const theirs = (n: number) => applyChanges<Workshop>(grown, (setAges(grown, '13-17', n) as { changes: Change[] }).changes)!
+    const after = (w: Workshop) => applyChanges<Workshop>(w, again(w, { ...mine, guards: [] }, fresh).changes)!
+    expect([of(after(theirs(3)), '8-12'), of(after(theirs(3)), '13-17'), of(after(theirs(3)), 'adult')]).toEqual([10, 3, all - 13])
+    expect([of(after(theirs(all - 4)), '8-12'), of(after(theirs(all - 4)), '13-17')]).toEqual([4, all - 4])
+    expect(again(after(grown), { ...mine, guards: [] }, fresh).changes).toEqual([])
+  })
+  it('swaps two people where they sit now, and nobody where one is gone', () => {
+    const [a, b, c] = moths.group.participants.map((p) => p.id) as [string, string, string]
+    const mine = { ...swapSeats(moths, a, b), guards: [] }
+    const seats = (w: Workshop) => [a, b, c].map((id) => w.group.participants.find((p) => p.id === id)?.seat)
+    const moved = applyChanges<Workshop>(moths, swapSeats(moths, b, c).changes)!
+    expect([seats(moths), seats(moved)]).toEqual([
+      [1, 2, 3],
+      [1, 3, 2],
+    ])
+    expect(seats(applyChanges(moved, again(moved, mine, fresh).changes)!)).toEqual([3, 1, 2])
+    const fewer = { ...moths, group: { ...moths.group, participants: moths.group.participants.filter((p) => p.id !== b) } }
+    expect(again(fewer, mine, fresh).changes).toEqual([])
+  })
+  it('sets the state of pieces anew, never back, never of who is gone, never over the hour that is known', () => {
+    const [a, b, c] = moths.group.participants.map((p) => p.id) as [string, string, string]
+    const pieces = [a, b, c].map((participant) => ({ participant, designId: moths.designs[0]!.id, number: 1 }))
+    const bare = { ...moths, pieces: [] }
+    const mine = { ...setStates(bare, { pieces, state: 'rub-1', laidAt: '2026-05-14T18:00' }), guards: [] }
+    expect(mine.changes).toHaveLength(3)
+    const of = (participant: string, more: object) => ({ ...moths.pieces[0]!, id: participant, participant, ...more })
+    const theirs: Workshop = {
+      ...bare,
+      group: { ...bare.group, participants: bare.group.participants.filter((p) => p.id !== c) },
+      pieces: [of(a, { state: 'sealed', asIs: true }), of(b, { state: 'laid', laidAt: '2026-05-14T17:00', asIs: true })],
+    }
+    const after = applyChanges<Workshop>(theirs, again(theirs, mine, fresh).changes)!
+    expect(after.pieces.map((p) => [p.id, p.state, p.laidAt])).toEqual([
+      [a, 'sealed', moths.pieces[0]!.laidAt],
+      [b, 'rub-1', '2026-05-14T17:00'],
+    ])
+  })
+  it('reads the intent of a page from before', () => {
+    const read = v.parse(commandShape.entries.intent, { kind: 'headcount', people: 20 })
+    expect(read).toEqual({ kind: 'headcount', args: { people: 20 } })
+    expect(v.safeParse(commandShape.entries.intent, { kind: 'ages', args: { band: 'elder', people: 2 } }).success).toBe(false)
+  })
   it('gives who comes again another seat where theirs is taken', () => {
     const back = { ...moths.group.participants[0]!, id: 'back' }
-    const [c] = again(moths, { changes: [{ path: 'group/participants/back', before: null, after: back }], guards: [] }, []).changes
+    const [c] = again(moths, { changes: [{ path: 'group/participants/back', before: null, after: back }], guards: [] }, fresh).changes
     expect((c!.after as { seat: number }).seat).toBe(19)
   })
 })

@@ -1,3 +1,4 @@
+import { ageBands, pieceStates, type AgeBand, type PieceState } from '#core/recipe'
 import * as v from 'valibot'
 import { mayBeNull } from './nullable'
 
@@ -21,7 +22,20 @@ export interface Guard {
 }
 
 /** What a deed was meant to do, so that it can be done again on a document that has changed meanwhile. */
-export type Intent = { kind: 'headcount'; people: number }
+export type Intent = { [K in keyof Intents]: { kind: K; args: Intents[K] } }[keyof Intents]
+
+/** Deeds whose changes are worked out from the document: what they were meant to reach. Nobody's name stands in them. */
+export interface Intents {
+  headcount: { people: number }
+  ages: { band: AgeBand; people: number }
+  'swap-seats': { a: string; b: string }
+  'piece-states': StatesOfPieces
+}
+export interface StatesOfPieces {
+  pieces: { participant: string; designId: string; number: number }[]
+  state: PieceState
+  laidAt: string | null
+}
 
 /** A change of a workshop or house, made once by its client (UUIDv7), applied in one transaction, idempotent. */
 export interface Command {
@@ -44,6 +58,24 @@ const path = v.pipe(
 )
 /** Whole numbers that a database column of four bytes takes. */
 const small = () => v.pipe(v.number(), v.integer(), v.minValue(0), v.maxValue(2_147_483_647))
+const id = v.pipe(v.string(), v.maxLength(120))
+const intentShape = v.variant('kind', [
+  v.pipe(
+    // A page from before told its people beside the kind.
+    v.object({ kind: v.literal('headcount'), args: v.optional(v.object({ people: small() })), people: v.optional(small()) }),
+    v.transform(({ args, people }) => ({ kind: 'headcount' as const, args: args ?? { people: people ?? 0 } })),
+  ),
+  v.object({ kind: v.literal('ages'), args: v.object({ band: v.picklist(ageBands), people: small() }) }),
+  v.object({ kind: v.literal('swap-seats'), args: v.object({ a: id, b: id }) }),
+  v.object({
+    kind: v.literal('piece-states'),
+    args: v.object({
+      pieces: v.pipe(v.array(v.object({ participant: id, designId: id, number: small() })), v.maxLength(2400)),
+      state: v.picklist(pieceStates),
+      laidAt: v.nullable(v.pipe(v.string(), v.maxLength(80))),
+    }),
+  }),
+])
 export const commandShape = v.object({
   id: v.pipe(v.string(), v.uuid('not a UUID | Make one for each command.')),
   subject: v.object({ kind: v.picklist(['workshop', 'house']), id: v.pipe(v.string(), v.regex(/^[a-z0-9-]{1,64}$/)) }),
@@ -55,7 +87,7 @@ export const commandShape = v.object({
     v.maxLength(2000),
   ),
   guards: v.pipe(v.array(v.object({ path, count: small() })), v.maxLength(20)),
-  intent: v.optional(v.object({ kind: v.literal('headcount'), people: small() })),
+  intent: v.optional(intentShape),
   actor: v.pipe(v.string(), v.maxLength(80)),
   at: v.pipe(v.string(), v.maxLength(80)),
 })

@@ -1,19 +1,9 @@
-import { ageBands, type AgeBand } from '#core/recipe'
-import {
-  applyChanges,
-  inverse,
-  same,
-  valueAt,
-  withPlaces,
-  type Change,
-  type Clash,
-  type Command,
-  type Guard,
-  type Intent,
-  type Json,
-} from './command'
+import { ageBands, pieceStates, type AgeBand } from '#core/recipe'
+import { inverse, valueAt, withPlaces, type Change, type Clash, type Guard, type Intent, type Json, type StatesOfPieces } from './command'
 import { below, change, changed, inWorkshop, pathText, type Path } from './paths'
-import { seatNumber, type Participant, type Workshop } from './workshop'
+import { newPiece, pieceOf } from './pieces'
+import { freeSeats } from './seats'
+import type { Participant, Workshop } from './workshop'
 
 /** What an edit would do, or the question it has to ask first. */
 export type Edit =
@@ -27,24 +17,6 @@ const gone = <E extends Json>(path: Path<E | null>, what: E): Change => changed(
 function participantOf(path: string): string | undefined {
   const [id, ...more] = below(path, inWorkshop.group.participants) ?? []
   return more.length === 0 ? id : undefined
-}
-
-/** The lowest seats from 1 that nobody has. */
-export function freeSeats(people: readonly Pick<Participant, 'seat'>[], n: number): number[] {
-  const taken = new Set(people.map((p) => p.seat))
-  const free: number[] = []
-  for (let seat = 1; free.length < n; seat++) if (!taken.has(seat)) free.push(seat)
-  return free
-}
-
-/** The order in which people sit, everywhere: on the screen, on paper, on the tabs of prints. Tables are filled in it. */
-export const seated = <P extends Pick<Participant, 'seat' | 'id'>>(people: readonly P[]): P[] =>
-  [...people].sort((a, b) => a.seat - b.seat || (a.id < b.id ? -1 : 1))
-
-/** What people's seats are called, "B3", by participant: tables of so many are filled in the order of the seats. */
-export function seatNames(people: readonly Pick<Participant, 'seat' | 'id'>[], seating: readonly number[]): Record<string, string> {
-  const names = seating.flatMap((size, table) => Array.from({ length: size }, (_, place) => seatNumber(table, place)))
-  return Object.fromEntries(seated(people).map((p, i) => [p.id, names[i] ?? `${i + 1}`]))
 }
 
 /** Takes out what hangs on people: their pieces and pictures. */
@@ -103,7 +75,7 @@ export function undoing(workshop: Workshop | null, changes: readonly Change[]): 
 export function setHeadcount(workshop: Workshop, people: number, ids: string[]): Edit {
   const now = workshop.group.participants
   const guards = [{ path: pathText(inWorkshop.group.participants), count: now.length }]
-  const intent: Intent = { kind: 'headcount', people }
+  const intent: Intent = { kind: 'headcount', args: { people } }
   if (people >= now.length) {
     const age = usualAge(now)
     const changes = freeSeats(now, people - now.length).map((seat, i) => {
@@ -121,27 +93,8 @@ export function setHeadcount(workshop: Workshop, people: number, ids: string[]):
   return names.length ? { ask: 'remove-named', names, changes, guards, intent } : { changes, guards, intent }
 }
 
-/** A deed done again on a workshop or house as it is now: a headcount is reached anew, a field is set on top of whatever it holds.
- *  What has nothing left to stand in is left out; nothing may be left. `ids` are fresh ids for those who come. */
-export function again(
-  doc: unknown,
-  command: Pick<Command, 'changes' | 'guards' | 'intent'>,
-  ids: string[],
-): Pick<Command, 'changes' | 'guards'> {
-  if (command.intent && doc) return setHeadcount(doc as Workshop, command.intent.people, ids)
-  let now = doc
-  const changes = command.changes.flatMap((c) => {
-    const mine = { ...c, after: reseated(now, c), before: valueAt(now, c.path) }
-    const after = applyChanges(now, [mine])
-    if (same(mine.before, mine.after) || !same(valueAt(after, mine.path), mine.after)) return []
-    now = after
-    return [mine]
-  })
-  return { changes: withPlaces(doc, changes), guards: [] }
-}
-
 /** Somebody who comes again takes another seat where theirs is taken. */
-function reseated(doc: unknown, c: Change): Json {
+export function reseated(doc: unknown, c: Change): Json {
   const people = valueAt(doc, pathText(inWorkshop.group.participants)) as readonly Participant[] | null
   const who = c.after as Participant | null
   if (!people || !who || participantOf(c.path) === undefined) return c.after
@@ -155,7 +108,7 @@ function usualAge(people: readonly Participant[]): AgeBand {
 
 /** Makes an age band so large. People come from bands that nobody has set yet, adults first, never from one that was set; unnamed
  *  people first. Fewer go back to where nobody has set, adults first. What cannot be says how many can. */
-export function setAges(workshop: Workshop, band: AgeBand, to: number): { changes: Change[] } | { most: number } {
+export function setAges(workshop: Workshop, band: AgeBand, to: number): { changes: Change[]; intent: Intent } | { most: number } {
   const { participants, agesSet = [] } = workshop.group
   const open = [...ageBands].reverse().filter((b) => b !== band && !agesSet.includes(b))
   const here = participants.filter((p) => p.age === band)
@@ -170,5 +123,28 @@ export function setAges(workshop: Workshop, band: AgeBand, to: number): { change
           .slice(0, here.length - to)
           .map((p) => [p, open[0] ?? 'adult'])
   const noted = agesSet.includes(band) ? [] : [change(workshop, inWorkshop.group.agesSet, [...agesSet, band])]
-  return { changes: [...moved.map(([p, age]) => change(workshop, inWorkshop.group.participants(p.id).age, age)), ...noted] }
+  const changes = [...moved.map(([p, age]) => change(workshop, inWorkshop.group.participants(p.id).age, age)), ...noted]
+  return { changes, intent: { kind: 'ages', args: { band, people: to } } }
+}
+
+/** Two people change places; nothing where one of them is gone. */
+export function swapSeats(workshop: Workshop, a: string, b: string): { changes: Change[]; intent: Intent } {
+  const [one, other] = [a, b].map((id) => workshop.group.participants.find((p) => p.id === id))
+  const { participants } = inWorkshop.group
+  const changes = one && other ? [change(workshop, participants(a).seat, other.seat), change(workshop, participants(b).seat, one.seat)] : []
+  return { changes, intent: { kind: 'swap-seats', args: { a, b } } }
+}
+
+/** Sets the state that pieces go home in, in one change, and when they were laid where that is not known of them. A piece that is
+ *  further already, or whose person is gone, stays as it is. */
+export function setStates(workshop: Workshop, to: StatesOfPieces): { changes: Change[]; intent: Intent } {
+  const here = new Set(workshop.group.participants.map((p) => p.id))
+  const changes = to.pieces.flatMap(({ participant, designId, number }) => {
+    const was = pieceOf(workshop, participant, designId, number)
+    if (!here.has(participant) || (was?.asIs && pieceStates.indexOf(was.state) > pieceStates.indexOf(to.state))) return []
+    const piece = was ?? newPiece(workshop, { participant, designId, number, state: to.state })
+    const after = { ...piece, state: to.state, laidAt: piece.laidAt ?? to.laidAt, asIs: true }
+    return [changed(inWorkshop.pieces(piece.id), was, after)]
+  })
+  return { changes, intent: { kind: 'piece-states', args: to } }
 }

@@ -13,6 +13,7 @@ export {
   commandShape,
   type Change,
   type Intent,
+  type StatesOfPieces,
   type Json,
   type Command,
   type Guard,
@@ -35,6 +36,8 @@ export {
 export { separateNames, type NamePlace } from './names'
 export { addDesign, removeDesign, setMakes } from './designs'
 export { moveSession } from './move'
-export { again, freeSeats, brokenBetween, seated, seatNames, setHeadcount, takeAlong, setAges, undoing, type Edit } from './edits'
+export { again } from './intents'
+export { freeSeats, seated, seatNames } from './seats'
+export { brokenBetween, setHeadcount, takeAlong, setAges, setStates, swapSeats, undoing, type Edit } from './edits'
 export { copyOf } from './copy'
 export { arrange, nextStart, summaryOf, type Summary } from './summary'

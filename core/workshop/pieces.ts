@@ -1,5 +1,5 @@
 import type { PieceState } from '#core/recipe'
-import { seated } from './edits'
+import { seated } from './seats'
 import { inWorkshop } from './paths'
 import type { Design, Participant, Piece, Workshop } from './workshop'
 

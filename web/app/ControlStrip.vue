@@ -7,7 +7,7 @@ import { clockOf, type House } from '#core/house'
 import { stateWord } from '#core/phrases'
 import PieceToken from '../ui/PieceToken.vue'
 import { useDesk } from './desk'
-import { unkeptCount } from './queue'
+import { unkeptCount } from './desk'
 
 /** The ramp with live counts at the foot of every view, and whether everything is saved. */
 const props = defineProps<{

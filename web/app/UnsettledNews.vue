@@ -20,7 +20,10 @@ const rows = computed(() =>
         path: c.path,
         field: capital(sayField(c.path, doc)),
         gone: c.stored === null && c.yours !== null && !!doc && sayField(c.path, doc).includes('is gone'),
-        yours: c.path === pathText(inWorkshop.group.participants) && u.command.intent ? String(u.command.intent.people) : sayValue(c.yours),
+        yours:
+          c.path === pathText(inWorkshop.group.participants) && u.command.intent?.kind === 'headcount'
+            ? String(u.command.intent.args.people)
+            : sayValue(c.yours),
         theirs: sayValue(c.stored),
       })),
       more: Math.max(0, (u.clashes?.length ?? 0) - 3),

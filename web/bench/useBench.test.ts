@@ -3,7 +3,7 @@ import 'fake-indexeddb/auto'
 import { createPinia, setActivePinia } from 'pinia'
 import { beforeEach, describe, expect, it, vi } from 'vitest'
 import { ref } from 'vue'
-import { queue } from '../app/queue'
+import { queue } from '../app/desk/queue'
 import { browserWith, DeskServer } from '../testing/deskServer'
 import { useBench } from './useBench'
 

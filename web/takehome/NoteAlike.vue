@@ -3,21 +3,20 @@ import { t as tr } from '#core/language'
 import { stateWord } from '#core/phrases'
 import { planOf, type Plan } from '#core/plan'
 import { alike, setAlike, type TakeHomeSheet } from '#core/takehome'
-import type { Change, Workshop } from '#core/workshop'
+import type { Change, Intent, Workshop } from '#core/workshop'
 import { computed } from 'vue'
 
 /** Sets the state for a table or for everybody, once it is set for one piece. */
 const props = defineProps<{ workshop: Workshop; plan: Plan; sheet: TakeHomeSheet }>()
-const emit = defineEmits<{ note: [label: string, changes: Change[]] }>()
+const emit = defineEmits<{ note: [label: string, changes: Change[], intent: Intent] }>()
 const tableOf = (s: TakeHomeSheet) => /^[A-Z]+(?=\d)/.exec(props.plan.seats[s.participant] ?? '')?.[0]
 const all = computed(() => alike(props.workshop, props.plan.takeHome, props.sheet))
 const table = computed(() => all.value.filter((s) => tableOf(s) !== undefined && tableOf(s) === tableOf(props.sheet)))
-const note = (sheets: readonly TakeHomeSheet[]) =>
-  emit(
-    'note',
-    tr('{0} more pieces: {1}', sheets.length, stateWord(props.sheet.state, planOf(props.plan, props.sheet.design).recipe.words)),
-    setAlike(props.workshop, props.sheet, sheets),
-  )
+function note(sheets: readonly TakeHomeSheet[]) {
+  const set = setAlike(props.workshop, props.sheet, sheets)
+  const state = stateWord(props.sheet.state, planOf(props.plan, props.sheet.design).recipe.words)
+  if (set) emit('note', tr('{0} more pieces: {1}', sheets.length, state), set.changes, set.intent)
+}
 </script>
 <template>
   <div v-if="all.length" class="alike">

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { t as tr } from '#core/language'
-import { changed, inWorkshop, newPiece, pieceOf } from '#core/workshop'
+import { changed, inWorkshop, newPiece, pieceOf, type Change, type Intent } from '#core/workshop'
 import { computed, onBeforeUnmount, onMounted, ref } from 'vue'
 import { useRoute } from 'vue-router'
 import { homeGroups, sheetKey, type TakeHomeSheet } from '#core/takehome'
@@ -95,6 +95,7 @@ const follow = () =>
 const print = () => window.open(pdf(sheet.value?.participant), '_blank')
 onMounted(() => window.addEventListener('imprenta:print', print))
 onBeforeUnmount(() => window.removeEventListener('imprenta:print', print))
+const noteAlike = (label: string, changes: Change[], intent: Intent) => bench.act('piece-state', label, changes, [], intent)
 </script>
 <template>
   <LostPage v-if="!workshop || !house || !plan || !say" />
@@ -181,7 +182,7 @@ onBeforeUnmount(() => window.removeEventListener('imprenta:print', print))
         {{ sheet.known ? $t('Noted for this piece.') : $t('As the plan has it.') }}
         <button v-if="sheet.known" type="button" class="plain link" @click="follow">{{ $t('Follow the plan') }}</button>
       </p>
-      <NoteAlike :workshop="workshop" :plan="plan" :sheet="sheet" @note="(label, changes) => bench.act('piece-state', label, changes)" />
+      <NoteAlike :workshop="workshop" :plan="plan" :sheet="sheet" @note="noteAlike" />
       <div class="opt">
         <span>{{ $t('Paper') }}</span><SegmentChoice
           :label="$t('Paper')"

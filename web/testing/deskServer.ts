@@ -3,7 +3,7 @@ import { decide } from '#core/desk'
 import { demoHouses, demoWorkshops } from '#core/demo'
 import type { House } from '#core/house'
 import { applyChanges, summaryOf, type Change, type Command, type Workshop } from '#core/workshop'
-import { queue, unsettled } from '../app/queue'
+import { queue, unsettled } from '../app/desk/queue'
 import { testNow } from './benchOf'
 
 interface Doc {

@@ -3,7 +3,7 @@ import { t as tr } from '#core/language'
 import { computed, ref } from 'vue'
 import { ageBands, mayTouch, type AgeBand, type Hazard } from '#core/recipe'
 import { ageName } from '#core/phrases'
-import { changed, drawings, inWorkshop, seated, setAges, type Participant } from '#core/workshop'
+import { drawings, inWorkshop, seated, setAges, swapSeats, type Participant } from '#core/workshop'
 import SegmentChoice from '../../ui/SegmentChoice.vue'
 import StepField from '../../ui/StepField.vue'
 import VerdictShape from '../../ui/VerdictShape.vue'
@@ -32,7 +32,7 @@ const age = (band: AgeBand, to: number) => {
     ageProblem.value = tr('{0} at the most: the other ages are set. Make one of them smaller first, or add people.', set.most)
     return
   }
-  props.bench.act('ages', tr('{0} became {1}', ageName(band), to), set.changes)
+  props.bench.act('ages', tr('{0} became {1}', ageName(band), to), set.changes, [], set.intent)
 }
 const retitle = (e: Event) => {
   const { now, before, taken } = typing(e)
@@ -54,10 +54,8 @@ const swap = (p: Participant, by: number) => {
   const at = people.value.indexOf(p)
   const other = people.value[at + by]
   if (!other) return
-  props.bench.act('swap-seats', tr('two seats swapped'), [
-    changed(inWorkshop.group.participants(p.id).seat, p.seat, other.seat),
-    changed(inWorkshop.group.participants(other.id).seat, other.seat, p.seat),
-  ])
+  const { changes, intent } = swapSeats(w.value, p.id, other.id)
+  props.bench.act('swap-seats', tr('two seats swapped'), changes, [], intent)
 }
 const forgetting = ref(false)
 </script>

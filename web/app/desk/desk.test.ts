@@ -4,7 +4,7 @@ import { beforeEach, describe, expect, it, vi } from 'vitest'
 import type { House } from '#core/house'
 import { takesAlone, workshopsBefore } from '#core/plan'
 import { setHeadcount } from '#core/workshop'
-import { browserWith, DeskServer } from '../testing/deskServer'
+import { browserWith, DeskServer } from '../../testing/deskServer'
 import { useDesk } from './desk'
 import { queue, unkeptCount, unsettled } from './queue'
 

@@ -1,0 +1,2 @@
+export { useDesk } from './desk'
+export { unkeptCount } from './queue'

@@ -2,7 +2,7 @@ import type { Coded, OfPictures, PictureValues } from '#core/codes'
 import type { Mark } from '#core/reasons'
 import { isRefusal } from '#core/reasons'
 import type { Outline, Whites } from '#core/recipe'
-import { sharpness, stickerSide } from '#core/suitability'
+import { fairAtPercent, losesWhites, sharpness, stickerSize } from '#core/suitability'
 import { layStrips, tapeInput } from '#core/tape'
 import type { Size } from '#core/units'
 import type { Picture } from '#core/workshop'
@@ -90,18 +90,16 @@ function marked(p: Picture, c: PictureContext): PictureFinding[] {
 function sharp(p: Picture, c: PictureContext): PictureFinding[] {
   const { dpi, real } = placed(p, c.print)
   if (real >= sharpness.fair.value) return detail(p, c)
-  const percent = Math.floor((real / sharpness.fair.value) * 1000) / 10
-  const values = { dpi, real, percent, blurred: Number(real < dpi) }
+  const values = { dpi, real, percent: fairAtPercent(real), blurred: Number(real < dpi) }
   return [say(real >= sharpness.soft.value ? 'soft' : 'poor', 'look', 'E', values), ...detail(p, c)]
 }
-const detail = (p: Picture, c: PictureContext): PictureFinding[] =>
-  Math.min(c.print.widthMm, c.print.heightMm) < stickerSide.value && (p.marks?.length ?? 0) > 0
-    ? [say('detail-lost', 'look', 'E', { side: Math.min(c.print.widthMm, c.print.heightMm) })]
-    : []
+function detail(p: Picture, c: PictureContext): PictureFinding[] {
+  const side = stickerSize(c.print)
+  return side !== undefined && (p.marks?.length ?? 0) > 0 ? [say('detail-lost', 'look', 'E', { side })] : []
+}
 
 function whites(p: Picture, c: PictureContext): PictureFinding[] {
-  const lost = c.whites === 'clear' || (c.whites === 'surface' && !c.surfaceIsWhite)
-  return lost && (p.pale ?? 0) >= paleShare
+  return losesWhites(c.whites, c.surfaceIsWhite) && (p.pale ?? 0) >= paleShare
     ? [say('whites-go', 'look', 'E', { share: Math.round((p.pale ?? 0) * 100), whites: c.whites })]
     : []
 }

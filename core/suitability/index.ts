@@ -1,1 +1,13 @@
-export { suit, pixelsAnInch, paperGsm, qualityOf, sharpness, stickerSide, type Suit, type Pictures, type Prints } from './suitability'
+export {
+  suit,
+  fairAtPercent,
+  losesWhites,
+  pixelsAnInch,
+  paperGsm,
+  qualityOf,
+  sharpness,
+  stickerSize,
+  type Suit,
+  type Pictures,
+  type Prints,
+} from './suitability'

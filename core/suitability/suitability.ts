@@ -44,7 +44,18 @@ export const sharpness = { good: figure(200, 'count', 'E'), fair: figure(150, 'c
 export const qualityOf = (dpi: number): 'good' | 'fair' | 'soft' | 'poor' =>
   dpi >= sharpness.good.value ? 'good' : dpi >= sharpness.fair.value ? 'fair' : dpi >= sharpness.soft.value ? 'soft' : 'poor'
 /** Below this side fine detail is lost under a fingertip. */
-export const stickerSide = figure(50, 'mm', 'E')
+const stickerSide = figure(50, 'mm', 'E')
+
+/** Whether whites go that were on the picture: clear on film, the surface's colour where that is not white. */
+export const losesWhites = (whites: Whites, surfaceIsWhite: boolean): boolean =>
+  whites === 'clear' || (whites === 'surface' && !surfaceIsWhite)
+/** The size in per cent of its present one, tenths rounded down, at which a picture of so many pixels an inch is fair. */
+export const fairAtPercent = (dpi: number): number => Math.floor((dpi / sharpness.fair.value) * 1000) / 10
+/** Its smaller side in mm, where that is sticker size. */
+export function stickerSize(size: { widthMm: number; heightMm: number }): number | undefined {
+  const side = Math.min(size.widthMm, size.heightMm)
+  return side < stickerSide.value ? side : undefined
+}
 
 /** Pixels an inch at the printed size, turned whichever way fits better. */
 export function pixelsAnInch(pixels: { width: number; height: number }, widthMm: number, heightMm: number): number {
@@ -90,16 +101,14 @@ function paperSuits(p: Prints, d: Demands): Suit[] {
 
 function whiteSuits(pictures: Pictures, d: Demands): Suit[] {
   if (d.wished && d.wished !== d.whites) return [say('whites-wish', 'stop', 'P', { wished: d.wished, whites: d.whites })]
-  const lost = d.whites !== 'white' && !(d.whites === 'surface' && d.surfaceIsWhite)
-  return pictures.pale && lost ? [say('whites-vanish', 'look', 'P', { whites: d.whites })] : []
+  return pictures.pale && losesWhites(d.whites, d.surfaceIsWhite) ? [say('whites-vanish', 'look', 'P', { whites: d.whites })] : []
 }
 
 function sharpSuits(pictures: Pictures, d: Demands): Suit[] {
   if (!pictures.pixels) return []
   const dpi = pixelsAnInch(pictures.pixels, d.widthMm, d.heightMm)
   if (dpi >= sharpness.good.value) return []
-  const share = (at: number) => Math.floor((dpi / at) * 1000) / 10
-  const values = { dpi, percent: share(sharpness.fair.value) }
+  const values = { dpi, percent: fairAtPercent(dpi) }
   if (dpi >= sharpness.fair.value) return [say('fair', 'note', 'E', values)]
   return [say(dpi >= sharpness.soft.value ? 'soft' : 'blurred', 'look', 'E', values)]
 }
@@ -107,8 +116,8 @@ function sharpSuits(pictures: Pictures, d: Demands): Suit[] {
 function careSuits(pictures: Pictures, d: Demands): Suit[] {
   const found: Suit[] = []
   if (pictures.precious) found.push(say('precious', 'stop', 'P'))
-  if (pictures.fine && Math.min(d.widthMm, d.heightMm) < stickerSide.value)
-    found.push(say('fine-lost', 'look', 'E', { side: Math.min(d.widthMm, d.heightMm) }))
+  const side = stickerSize(d)
+  if (pictures.fine && side !== undefined) found.push(say('fine-lost', 'look', 'E', { side }))
   if (pictures.faces && d.forgives !== 'a lot' && d.rubbed) found.push(say('faces', 'note', 'P'))
   return found
 }

@@ -2,13 +2,13 @@ import { mkdtemp, rm, writeFile } from 'node:fs/promises'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import type pg from 'pg'
+import pLimit from 'p-limit'
 import sharp from 'sharp'
 import { demoPictures } from '#core/demo'
 import { inTransaction, maybeOne } from '../db/query'
 import { loadWorkshop } from '../desk/documents'
 import { develop } from '../pictures/develop'
 import { storePicture } from '../pictures/pictures'
-import { turns } from '../pictures/turns'
 import { drawnSvg } from './drawn'
 
 /** Draws the demo's pictures and brings them in the way everybody's come in; those that are there, or whose workshop has no place
@@ -17,7 +17,7 @@ export async function seedPictures(pool: pg.Pool, at: string): Promise<number> {
   const folder = await mkdtemp(join(tmpdir(), 'imprenta-demo-'))
   let made = 0
   try {
-    const inTurn = turns(2)
+    const inTurn = pLimit(2)
     await Promise.all(
       demoPictures.map((d) =>
         inTurn(async () => {

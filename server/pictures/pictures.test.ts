@@ -10,7 +10,6 @@ import { drawnSvg } from '../demo/drawn'
 import { command, fixed, startServer } from '../testing/start'
 import { explain } from '../errors'
 import { sweepPictures } from '../forgetting/forgetting'
-import { turns } from './turns'
 import { uploadsFolder } from './uploads'
 
 const id = 'lighthouse-blocks'
@@ -276,23 +275,4 @@ describe('files that wait to be read', () => {
     expect((await readdir(root)).sort()).toEqual(['imprenta-uploads-1', `imprenta-uploads-${process.pid}`].sort())
     expect(mine).toBe(join(root, `imprenta-uploads-${process.pid}`))
   })
-})
-
-it('tasks take turns, in the order in which they came', async () => {
-  const inTurn = turns(2)
-  const log: string[] = []
-  let most = 0
-  let now = 0
-  await Promise.all(
-    ['a', 'b', 'c', 'd', 'e'].map((name) =>
-      inTurn(async () => {
-        most = Math.max(most, ++now)
-        await new Promise((go) => setTimeout(go, 5))
-        log.push(name)
-        now--
-        if (name === 'b') throw new Error('one may fail')
-      }).catch(() => log.push('failed')),
-    ),
-  )
-  expect([most, log.filter((x) => x !== 'failed')]).toEqual([2, ['a', 'b', 'c', 'd', 'e']])
 })

@@ -1,6 +1,7 @@
 import { unlink } from 'node:fs/promises'
 import { tmpdir } from 'node:os'
 import { Router, type RequestHandler } from 'express'
+import pLimit from 'p-limit'
 import multer from 'multer'
 import type pg from 'pg'
 import * as v from 'valibot'
@@ -13,7 +14,6 @@ import { loadHouse, loadWorkshop } from '../desk/documents'
 import { NotFound } from '../errors'
 import { erasePicture } from '../forgetting/forgetting'
 import { loadBytes, loadPicture, loadPictures, storePicture, takenId, type PictureSize } from './pictures'
-import { turns } from './turns'
 
 /** A file may be so large. */
 const mostMb = 40
@@ -23,7 +23,7 @@ const idOf = v.object({ picture: v.pipe(v.string(), v.regex(/^[a-z0-9-]{1,64}$/,
 export function pictureRoutes(pool: pg.Pool, clock: Clock, crew: Crew, folder = tmpdir()): Router {
   const router = Router()
   const upload = multer({ dest: folder, limits: { fileSize: mostMb * 1e6, files: 1, fields: 2, parts: 4 } }).single('file')
-  const inTurn = turns(1)
+  const inTurn = pLimit(1)
 
   router.get('/workshops/:id/pictures', async (req, res) => {
     res.json({ pictures: await loadPictures(pool, idIn(req.params.id)) })

@@ -1,6 +1,7 @@
 <script setup lang="ts">
+import { useResizeObserver } from '@vueuse/core'
 import { t as tr } from '#core/language'
-import { computed, onBeforeUnmount, onMounted, ref } from 'vue'
+import { computed, ref } from 'vue'
 import type { PieceState, Recipe } from '#core/recipe'
 import { sayShortDay, sayClock, inZone } from '#core/time'
 import { clockOf, type House } from '#core/house'
@@ -30,9 +31,7 @@ const status = computed(() => {
 
 // What stands above the strip (the pull-up on narrow screens) has to know how high it is.
 const strip = ref<HTMLElement>()
-const tell = new ResizeObserver(() => document.documentElement.style.setProperty('--strip', `${strip.value?.offsetHeight ?? 52}px`))
-onMounted(() => tell.observe(strip.value!))
-onBeforeUnmount(() => tell.disconnect())
+useResizeObserver(strip, () => document.documentElement.style.setProperty('--strip', `${strip.value?.offsetHeight ?? 52}px`))
 </script>
 <template>
   <footer ref="strip" class="strip no-print">

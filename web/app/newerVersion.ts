@@ -1,3 +1,4 @@
+import { useEventListener } from '@vueuse/core'
 import { ref } from 'vue'
 import type { Router } from 'vue-router'
 
@@ -16,7 +17,7 @@ export function useNewerVersion(router: Router) {
     const own = [...document.querySelectorAll<HTMLScriptElement>('script[type=module][src]')].map((s) => new URL(s.src).pathname)
     if (own.some((path) => path.includes('/assets/') && !text.includes(path))) newer.value = true
   }
-  window.addEventListener('vite:preloadError', (e) => {
+  useEventListener(window, 'vite:preloadError', (e: Event) => {
     e.preventDefault()
     void check()
   })

@@ -1,4 +1,4 @@
-import { onBeforeUnmount, onMounted } from 'vue'
+import { useEventListener } from '@vueuse/core'
 import { singleLetters } from './keys'
 
 /** Keys of one page, by `KeyboardEvent.key`, while it is open: not while typing, not in a dialog, not with Ctrl, Alt or Meta; single
@@ -12,6 +12,5 @@ export function usePageKeys(deeds: Readonly<Record<string, () => unknown>>): voi
     if (e.key.length === 1 && !singleLetters()) return
     if (deed() !== false) e.preventDefault()
   }
-  onMounted(() => window.addEventListener('keydown', onKey))
-  onBeforeUnmount(() => window.removeEventListener('keydown', onKey))
+  useEventListener(window, 'keydown', onKey)
 }

@@ -1,6 +1,7 @@
 <script setup lang="ts">
+import { useEventListener } from '@vueuse/core'
 import { t as tr } from '#core/language'
-import { computed, defineAsyncComponent, onBeforeUnmount, onMounted, ref } from 'vue'
+import { computed, defineAsyncComponent, ref } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { useDisplay } from 'vuetify'
 import { decisionIds, type DecisionId, type Remedy } from '#core/plan'
@@ -40,8 +41,7 @@ function take(r: Remedy) {
   else bench.act('way-out', say.value!.remedy(r).toLowerCase(), r.changes)
 }
 const byKey = (e: Event) => setPeople(Math.min(400, Math.max(0, plan.value!.people + (e as CustomEvent<number>).detail)))
-onMounted(() => window.addEventListener('imprenta:people', byKey))
-onBeforeUnmount(() => window.removeEventListener('imprenta:people', byKey))
+useEventListener(window, 'imprenta:people', byKey)
 </script>
 <template>
   <LostPage v-if="!workshop || !house || !plan || !whole || !say" />

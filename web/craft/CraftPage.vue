@@ -1,6 +1,7 @@
 <script setup lang="ts">
+import { useEventListener } from '@vueuse/core'
 import { t as tr } from '#core/language'
-import { computed, nextTick, onBeforeUnmount, onMounted, ref, watch } from 'vue'
+import { computed, nextTick, onMounted, ref, watch } from 'vue'
 import { useRoute } from 'vue-router'
 import { recipesOf } from '#core/house'
 import { cautions, hazardOf, latestRecipe, mayTouch, recipes, woods, ageBands, type CautionId } from '#core/recipe'
@@ -36,15 +37,9 @@ const results = computed(() => find(query.value))
 const field = ref<HTMLInputElement>()
 const focusFind = () => field.value?.focus()
 const print = () => window.print()
-onMounted(() => {
-  window.addEventListener('imprenta:find', focusFind)
-  window.addEventListener('imprenta:print', print)
-  if (route.query['find'] !== undefined) focusFind()
-})
-onBeforeUnmount(() => {
-  window.removeEventListener('imprenta:find', focusFind)
-  window.removeEventListener('imprenta:print', print)
-})
+useEventListener(window, 'imprenta:find', focusFind)
+useEventListener(window, 'imprenta:print', print)
+onMounted(() => route.query['find'] !== undefined && focusFind())
 watch(
   () => route.hash,
   async (hash) => {

@@ -1,6 +1,7 @@
 <script setup lang="ts">
+import { useEventListener } from '@vueuse/core'
 import { t as tr } from '#core/language'
-import { computed, onBeforeUnmount, onMounted, ref } from 'vue'
+import { computed, onMounted, ref } from 'vue'
 import { fileKey, ownerName, ownersNamed, type RosterOwners } from '#core/pictures'
 import type { RosterPreview } from '#core/roster'
 import type { Plan } from '#core/plan'
@@ -90,11 +91,8 @@ function pasted(e: ClipboardEvent) {
   const files = [...(e.clipboardData?.files ?? [])]
   if (files.length) void bring(files)
 }
-onMounted(() => {
-  window.addEventListener('paste', pasted)
-  void uploads.resume()
-})
-onBeforeUnmount(() => window.removeEventListener('paste', pasted))
+useEventListener(window, 'paste', pasted)
+onMounted(() => void uploads.resume())
 const who = (id: string) => {
   const participant = props.workshop.pictures?.find((p) => p.id === id)?.participant ?? null
   return participant ? `${ownerName(props.workshop.group.participants, { participant }, props.seats)}’s` : tr('a house picture')

@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { computed, onBeforeUnmount, onMounted, ref, watch } from 'vue'
+import { useIntersectionObserver } from '@vueuse/core'
+import { computed, ref, watch } from 'vue'
 import type { Crop, PictureFinding } from '#core/pictures'
 import type { Outline } from '#core/recipe'
 import type { Picture } from '#core/workshop'
@@ -52,17 +53,16 @@ async function paint() {
 }
 /** A picture is fetched and drawn once it comes near the screen: four hundred of them cost no more than those that are seen. */
 let near = false
-const watcher = new IntersectionObserver(
+const { stop } = useIntersectionObserver(
+  canvas,
   (seen) => {
     if (!seen.some((x) => x.isIntersecting)) return
     near = true
-    watcher.disconnect()
+    stop()
     void paint()
   },
   { rootMargin: '300px' },
 )
-onMounted(() => watcher.observe(canvas.value!))
-onBeforeUnmount(() => watcher.disconnect())
 /** What the drawing depends on, as text: an equal picture from another plan is not drawn again. */
 const looks = computed(() => {
   const { id, width, height, edit } = props.picture

@@ -1,7 +1,8 @@
 <script setup lang="ts">
+import { useEventListener } from '@vueuse/core'
 import { t as tr } from '#core/language'
 import { inWorkshop } from '#core/workshop'
-import { computed, defineAsyncComponent, onBeforeUnmount, onMounted, ref, watch } from 'vue'
+import { computed, defineAsyncComponent, ref, watch } from 'vue'
 import { useRoute } from 'vue-router'
 import { printersOf, sizeUnit } from '#core/house'
 import type { Remedy } from '#core/plan'
@@ -103,8 +104,7 @@ usePageKeys({
   x: locks.toggle,
 })
 const printKey = () => void (ready.value.length > 0 && !printing.busy.value && share.value >= 1 && press())
-onMounted(() => window.addEventListener('imprenta:print', printKey))
-onBeforeUnmount(() => window.removeEventListener('imprenta:print', printKey))
+useEventListener(window, 'imprenta:print', printKey)
 </script>
 <template>
   <LostPage v-if="!workshop || !house || !plan || !say" />

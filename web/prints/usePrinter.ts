@@ -1,4 +1,5 @@
-import { onBeforeUnmount, onMounted, ref, type Ref } from 'vue'
+import { useEventListener } from '@vueuse/core'
+import { onMounted, ref, type Ref } from 'vue'
 import { uuidv7 } from 'uuidv7'
 import type { Job, LaidSheet } from '#core/prints'
 import type { Letting, Printer } from '#core/printer'
@@ -58,8 +59,6 @@ export function usePrinter(workshop: Ref<string>, house: Ref<string>, actor: Ref
     })
   const smear = async (ink: Ink) => (await api.smearTest(house.value, ink)).outcome
   onMounted(load)
-  const again = () => void (document.visibilityState === 'visible' && load())
-  onMounted(() => document.addEventListener('visibilitychange', again))
-  onBeforeUnmount(() => document.removeEventListener('visibilitychange', again))
+  useEventListener(document, 'visibilitychange', () => void (document.visibilityState === 'visible' && load()))
   return { jobs, printers, problem, busy, ready, print, tell, redo, smear, load }
 }

@@ -1,4 +1,5 @@
-import { computed, onScopeDispose, ref, watch, type Ref } from 'vue'
+import { useEventListener } from '@vueuse/core'
+import { computed, ref, watch, type Ref } from 'vue'
 import * as v from 'valibot'
 import { makeRecipe, ownRecipeShape, recipeById, type OwnRecipe, type Recipe, type RecipeEdit } from '#core/recipe'
 
@@ -32,11 +33,9 @@ export function useRecipeDraft(houseId: Ref<string>) {
     },
     { deep: true },
   )
-  const fromOtherTab = (e: StorageEvent) => {
+  useEventListener(window, 'storage', (e) => {
     if (e.key === key()) draft.value = kept()
-  }
-  window.addEventListener('storage', fromOtherTab)
-  onScopeDispose(() => window.removeEventListener('storage', fromOtherTab))
+  })
   // Another house on the same page has a draft of its own.
   watch(houseId, () => (draft.value = kept()))
 

@@ -1,6 +1,7 @@
 <script setup lang="ts">
+import { useEventListener } from '@vueuse/core'
 import { t as tr } from '#core/language'
-import { computed, onBeforeUnmount, onMounted } from 'vue'
+import { computed } from 'vue'
 import { useRoute } from 'vue-router'
 import { ageName } from '#core/phrases'
 import { ageBands, cautions, hazards, mayTouch } from '#core/recipe'
@@ -37,8 +38,7 @@ const places = computed(() => {
 const general = computed(() => plan.value!.ownCautions.filter((c) => c.stage === null))
 const here = computed(() => ageBands.filter((a) => w.value!.group.participants.some((p) => p.age === a)))
 const print = () => window.print()
-onMounted(() => window.addEventListener('imprenta:print', print))
-onBeforeUnmount(() => window.removeEventListener('imprenta:print', print))
+useEventListener(window, 'imprenta:print', print)
 </script>
 <template>
   <LostPage v-if="!w || !house || !plan" />

@@ -1,6 +1,7 @@
 <script setup lang="ts">
+import { useEventListener, useMediaQuery } from '@vueuse/core'
 import { t as tr } from '#core/language'
-import { computed, onBeforeUnmount, onMounted, ref } from 'vue'
+import { computed, ref } from 'vue'
 import { useRoute } from 'vue-router'
 import { hoursOf, planWorkshop, type Remedy } from '#core/plan'
 
@@ -98,15 +99,15 @@ function grab(e: PointerEvent, session: string) {
     stop()
     if (by(x) !== 0) move(session, by(x))
   }
+  const ends = [
+    useEventListener(target, 'pointermove', follow),
+    useEventListener(target, 'pointerup', drop),
+    useEventListener(target, 'pointercancel', () => stop()),
+  ]
   const stop = () => {
     moving.value = undefined
-    target.removeEventListener('pointermove', follow)
-    target.removeEventListener('pointerup', drop)
-    target.removeEventListener('pointercancel', stop)
+    for (const end of ends) end()
   }
-  target.addEventListener('pointermove', follow)
-  target.addEventListener('pointerup', drop)
-  target.addEventListener('pointercancel', stop)
 }
 const nudge = (e: KeyboardEvent, session: string) => {
   const step = e.shiftKey ? 60 : 15
@@ -118,13 +119,7 @@ const nudge = (e: KeyboardEvent, session: string) => {
 const done = (errand: string) =>
   bench.set(inWorkshop.errandsDone(errand), workshop.value!.errandsDone.includes(errand) ? null : errand, tr('an errand was ticked'))
 const take = (r: Remedy) => r.changes.length && bench.act('way-out', say.value!.remedy(r).toLowerCase(), r.changes)
-const wide = ref(true)
-const measure = () => (wide.value = innerWidth > 760)
-onMounted(() => {
-  measure()
-  window.addEventListener('resize', measure)
-})
-onBeforeUnmount(() => window.removeEventListener('resize', measure))
+const wide = useMediaQuery('(min-width: 761px)')
 </script>
 <template>
   <LostPage v-if="!workshop || !house || !plan || !say" />

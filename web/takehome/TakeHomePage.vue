@@ -1,7 +1,8 @@
 <script setup lang="ts">
+import { useEventListener } from '@vueuse/core'
 import { t as tr } from '#core/language'
 import { changed, inWorkshop, newPiece, pieceOf, type Change, type Intent } from '#core/workshop'
-import { computed, onBeforeUnmount, onMounted, ref } from 'vue'
+import { computed, ref } from 'vue'
 import { useRoute } from 'vue-router'
 import { homeGroups, sheetKey, type TakeHomeSheet } from '#core/takehome'
 import { planOf } from '#core/plan'
@@ -93,8 +94,7 @@ const follow = () =>
     changed(inWorkshop.pieces(stored.value.id), stored.value, null),
   ])
 const print = () => window.open(pdf(sheet.value?.participant), '_blank')
-onMounted(() => window.addEventListener('imprenta:print', print))
-onBeforeUnmount(() => window.removeEventListener('imprenta:print', print))
+useEventListener(window, 'imprenta:print', print)
 const noteAlike = (label: string, changes: Change[], intent: Intent) => bench.act('piece-state', label, changes, [], intent)
 </script>
 <template>

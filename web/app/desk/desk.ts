@@ -1,3 +1,4 @@
+import { useEventListener } from '@vueuse/core'
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef } from 'vue'
 import type { House } from '#core/house'
@@ -88,9 +89,9 @@ export const useDesk = defineStore('desk', () => {
     inbox.listen()
     setInterval(() => tick.value++, 30_000)
     setInterval(() => void (state.value.pending.length && outbox.flush()), 3000)
-    window.addEventListener('online', () => void inbox.load().then(outbox.flush))
+    useEventListener(window, 'online', () => void inbox.load().then(outbox.flush))
     // What the browser could not keep would go with the page: it asks first.
-    window.addEventListener('beforeunload', (e) => unkeptCount.value > 0 && e.preventDefault())
+    useEventListener(window, 'beforeunload', (e) => unkeptCount.value > 0 && e.preventDefault())
   }
 
   function callMe(name: string): void {

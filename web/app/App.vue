@@ -223,7 +223,7 @@ watch([() => workshop.value?.title, () => route.name], ([title]) => (document.ti
   color: var(--text);
 }
 .word {
-  font: 780 21px var(--f-head);
+  font: 780 var(--t-h3) var(--f-head);
 }
 .job {
   border-inline-start: 1px solid var(--edge);

@@ -110,7 +110,7 @@ li {
   color: var(--text-2);
 }
 .status {
-  font: 14px var(--f-code);
+  font: var(--t-small) var(--f-code);
   color: var(--text-2);
 }
 .off {
@@ -122,7 +122,7 @@ li {
     display: none;
   }
   li {
-    font-size: 14px;
+    font-size: var(--t-small);
     white-space: nowrap;
   }
   ul {
@@ -133,7 +133,7 @@ li {
     gap: 8px;
   }
   .status {
-    font-size: 12px;
+    font-size: var(--t-fine);
   }
 }
 </style>

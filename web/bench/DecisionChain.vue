@@ -111,21 +111,21 @@ ol::before {
   background: transparent;
 }
 .name {
-  font: 750 20px/1.1 var(--f-head);
+  font: 750 var(--t-h3)/1.1 var(--f-head);
 }
 .name small {
-  font: 14px var(--f-text);
+  font: var(--t-small) var(--f-text);
   color: var(--text-2);
   margin-inline-end: 3px;
 }
 .state {
-  font-size: 14px;
+  font-size: var(--t-small);
   color: var(--text-2);
 }
 .line {
   grid-column: 2 / 4;
   color: var(--text-2);
-  font-size: 15px;
+  font-size: var(--t-list);
   line-height: 1.2;
 }
 .look .state {

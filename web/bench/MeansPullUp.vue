@@ -104,13 +104,13 @@ const cells = computed(() =>
   border-width: 1.5px 0;
 }
 .title {
-  font: 750 18px/1.2 var(--f-head);
+  font: 750 var(--t-lead)/1.2 var(--f-head);
   flex: 1;
 }
 .since {
   color: var(--ink);
   font-weight: 700;
-  font-size: 14px;
+  font-size: var(--t-small);
 }
 .three {
   display: grid;
@@ -125,7 +125,7 @@ const cells = computed(() =>
   white-space: normal;
 }
 .cell :deep(.open) {
-  font-size: 19px;
+  font-size: var(--t-lead);
   text-align: start;
 }
 </style>

@@ -123,7 +123,7 @@ const looks = computed(() => props.plan.findings)
 .since {
   color: var(--ink);
   font-weight: 700;
-  font-size: 15px;
+  font-size: var(--t-list);
 }
 .pair {
   display: grid;
@@ -141,7 +141,7 @@ const looks = computed(() => props.plan.findings)
   grid-template-columns: 16px 1fr auto;
   gap: 8px;
   align-items: center;
-  font-size: 15px;
+  font-size: var(--t-list);
 }
 .bar {
   height: 14px;

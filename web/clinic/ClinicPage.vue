@@ -316,7 +316,7 @@ const missing = computed(() => id.value !== undefined && !w.value)
   gap: 8px;
 }
 .tile {
-  font-size: 14px;
+  font-size: var(--t-small);
   line-height: 1.2;
   min-height: 78px;
 }
@@ -341,7 +341,7 @@ const missing = computed(() => id.value !== undefined && !w.value)
 }
 .side :deep(.v-btn) {
   padding: 0 10px;
-  font-size: 14px;
+  font-size: var(--t-small);
 }
 .case {
   display: grid;
@@ -371,7 +371,7 @@ const missing = computed(() => id.value !== undefined && !w.value)
 }
 .known :deep(.v-btn) {
   padding: 0 10px;
-  font-size: 14px;
+  font-size: var(--t-small);
 }
 .made {
   list-style: none;
@@ -422,7 +422,7 @@ const missing = computed(() => id.value !== undefined && !w.value)
   color: var(--text-2);
 }
 .name {
-  font: 700 17px/1.15 var(--f-head);
+  font: 700 var(--t-lead)/1.15 var(--f-head);
 }
 .strong {
   font-weight: 700;
@@ -431,7 +431,7 @@ ul {
   list-style: none;
   padding: 0;
   margin: 0;
-  font-size: 14.5px;
+  font-size: var(--t-small);
   line-height: 1.25;
 }
 .against {

@@ -190,7 +190,7 @@ const takes = (m: string) => recipes.filter((r) => r.surfaces[m]).map((r) => `${
   padding: 11px 9px;
   color: var(--text);
   font-weight: 700;
-  font-size: 15px;
+  font-size: var(--t-list);
   text-decoration: none;
   min-height: 44px;
 }
@@ -215,7 +215,7 @@ kbd {
   top: 10px;
   border: 1px solid var(--edge);
   padding: 0 6px;
-  font: 14px var(--f-code);
+  font: var(--t-small) var(--f-code);
   color: var(--text-2);
 }
 .legend {

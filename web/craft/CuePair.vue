@@ -26,7 +26,7 @@ defineProps<{ pass: string; fail: string; swatches?: CueSwatches | undefined }>(
   display: grid;
   grid-template-columns: 1fr 1fr;
   gap: 2px 12px;
-  font-size: 14.5px;
+  font-size: var(--t-small);
   line-height: 1.3;
 }
 .drawn {

@@ -226,7 +226,7 @@ const amount = (m: MaterialUse): [string, Figure | undefined] => {
 }
 .facts dt {
   color: var(--text-2);
-  font-size: 14px;
+  font-size: var(--t-small);
 }
 .facts dd {
   font-weight: 700;
@@ -278,7 +278,7 @@ const amount = (m: MaterialUse): [string, Figure | undefined] => {
   margin-inline-start: -7px !important;
 }
 .body h3 small {
-  font: 14px var(--f-text);
+  font: var(--t-small) var(--f-text);
   color: var(--text-2);
 }
 .lag {
@@ -295,7 +295,7 @@ h2 {
   padding: 0;
 }
 .light {
-  font: 400 14px var(--f-text);
+  font: 400 var(--t-small) var(--f-text);
 }
 .stations {
   list-style: none;
@@ -338,7 +338,7 @@ h2 {
   break-inside: avoid;
 }
 .school h3 {
-  font-size: 16px;
+  font-size: var(--t-text);
 }
 .school ul {
   padding-inline-start: 18px;

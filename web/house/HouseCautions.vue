@@ -89,6 +89,6 @@ form {
   width: 100%;
 }
 .light {
-  font: 400 14px var(--f-text);
+  font: 400 var(--t-small) var(--f-text);
 }
 </style>

@@ -331,7 +331,7 @@ section {
   padding: 12px 0;
 }
 .light {
-  font: 400 14px var(--f-text);
+  font: 400 var(--t-small) var(--f-text);
 }
 .between {
   display: flex;
@@ -346,7 +346,7 @@ select {
   padding: 0 8px;
   background: var(--stock);
   color: var(--text);
-  font: 600 15px var(--f-text);
+  font: 600 var(--t-list) var(--f-text);
   color-scheme: light dark;
   min-width: 0;
 }
@@ -406,7 +406,7 @@ ul {
   gap: 8px;
 }
 h4 {
-  font: 750 18px var(--f-head);
+  font: 750 var(--t-lead) var(--f-head);
   margin: 0 0 4px;
 }
 @media (max-width: 1000px) {

@@ -109,7 +109,7 @@ function waitOf(min: number): string {
   border-bottom: 1px solid var(--edge);
   align-items: center;
   text-align: start;
-  font-size: 14px;
+  font-size: var(--t-small);
 }
 .cell:last-child {
   justify-content: flex-end;
@@ -135,7 +135,7 @@ function waitOf(min: number): string {
   outline-offset: -3px;
 }
 .name {
-  font: 750 18.5px/1.1 var(--f-head);
+  font: 750 var(--t-lead)/1.1 var(--f-head);
 }
 .verdict {
   grid-column: 2 / -1;

@@ -152,7 +152,7 @@ defineExpose({ tiles })
   border: 1.5px dashed var(--edge);
 }
 .plus {
-  font: 400 26px/1 var(--f-text);
+  font: 400 var(--t-big)/1 var(--f-text);
   color: var(--text-2);
 }
 .name {

@@ -181,7 +181,7 @@ canvas {
   filter: drop-shadow(5px 5px 0 var(--edge));
 }
 .arrow {
-  font: 700 30px/1 var(--f-head);
+  font: 700 var(--t-big)/1 var(--f-head);
   color: var(--ink);
 }
 .seam {

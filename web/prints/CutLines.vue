@@ -112,7 +112,7 @@ circle {
 }
 text {
   fill: var(--paper);
-  font: 700 13px var(--f-text);
+  font: 700 var(--t-label) var(--f-text);
 }
 .first .line {
   stroke: #4a2a91;

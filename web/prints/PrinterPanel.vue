@@ -170,14 +170,14 @@ const job = (j: Job) => `${j.printed} ${tr(j.printed === 1 ? 'sheet' : 'sheets')
   border: 1.5px dashed var(--text);
   padding: 1px 8px;
   font-weight: 700;
-  font-size: 14px;
+  font-size: var(--t-small);
 }
 .told {
   border-inline-start: 5px solid var(--stop);
   padding-inline-start: 12px;
 }
 .told h3 {
-  font-size: 16px;
+  font-size: var(--t-text);
 }
 .told ul {
   margin: 4px 0;
@@ -219,7 +219,7 @@ const job = (j: Job) => `${j.printed} ${tr(j.printed === 1 ? 'sheet' : 'sheets')
   gap: 8px;
   align-items: center;
   padding: 2px 0;
-  font-size: 15px;
+  font-size: var(--t-list);
 }
 .gap {
   border-top: 2px solid var(--text);
@@ -228,7 +228,7 @@ const job = (j: Job) => `${j.printed} ${tr(j.printed === 1 ? 'sheet' : 'sheets')
 .press {
   min-height: 50px;
   width: 100%;
-  font-size: 17px;
+  font-size: var(--t-lead);
 }
 .more {
   color: var(--text);

@@ -218,14 +218,14 @@ const lifted = (p: LaidPrint) =>
   color: var(--paper);
   display: grid;
   place-items: center;
-  font: 700 13px var(--f-text);
+  font: 700 var(--t-label) var(--f-text);
 }
 .cuts .first i {
   background: var(--ink);
   color: var(--on-ink);
 }
 .cuts b {
-  font: 800 17px/1 var(--f-head);
+  font: 800 var(--t-lead)/1 var(--f-head);
 }
 @media (max-width: 760px) {
   .stage {

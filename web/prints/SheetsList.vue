@@ -166,7 +166,7 @@ const pdf = (more = '') => `/api/workshops/${props.workshop}/prints.pdf?steps=${
 </template>
 <style scoped>
 .many {
-  font: 800 32px/1.1 var(--f-head);
+  font: 800 var(--t-h1)/1.1 var(--f-head);
 }
 .thumbs {
   padding: 3px;

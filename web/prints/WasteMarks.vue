@@ -65,7 +65,7 @@ const who = computed(() => [...new Set(props.sheet.places.map((p) => p.print.lab
   position: absolute;
   left: 3px;
   top: 5px;
-  font-size: 12px;
+  font-size: var(--t-fine);
   line-height: 1;
 }
 .bar.upright {

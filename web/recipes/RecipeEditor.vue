@@ -290,7 +290,7 @@ textarea.field {
   width: 100%;
   padding: 6px 10px;
   line-height: 1.25;
-  font-size: 14.5px;
+  font-size: var(--t-small);
 }
 .gone > b,
 .gone .named {

@@ -320,7 +320,7 @@ section {
   padding: 6px 0;
 }
 .name {
-  font: 700 18px/1.2 var(--f-head);
+  font: 700 var(--t-lead)/1.2 var(--f-head);
 }
 .row {
   display: flex;

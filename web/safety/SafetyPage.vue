@@ -133,7 +133,7 @@ header p {
   text-align: end;
 }
 .first {
-  font-size: 18px;
+  font-size: var(--t-lead);
   margin: 12px 0;
 }
 .may {
@@ -161,7 +161,7 @@ dd {
   border-bottom: 1px solid #cdbfa8;
   padding: 5px 0;
   margin: 0;
-  font-size: 17px;
+  font-size: var(--t-lead);
   break-inside: avoid;
 }
 dt {
@@ -169,7 +169,7 @@ dt {
 }
 footer {
   margin-top: 18px;
-  font-size: 14px;
+  font-size: var(--t-small);
 }
 @media (max-width: 700px) {
   .paper {

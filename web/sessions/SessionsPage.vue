@@ -290,7 +290,7 @@ const wide = useMediaQuery('(min-width: 761px)')
 }
 .head h1 {
   margin-inline-end: auto;
-  font-size: 28px;
+  font-size: var(--t-big);
 }
 .key i {
   position: static;
@@ -346,7 +346,7 @@ const wide = useMediaQuery('(min-width: 761px)')
   padding: 4px 0 0 6px;
   font-weight: 700;
   white-space: nowrap;
-  font-size: 15px;
+  font-size: var(--t-list);
 }
 .now {
   position: absolute;
@@ -357,7 +357,7 @@ const wide = useMediaQuery('(min-width: 761px)')
 }
 .now b {
   color: var(--ink);
-  font: 700 13px var(--f-text);
+  font: 700 var(--t-label) var(--f-text);
   padding-inline-start: 4px;
   background: var(--stock);
 }
@@ -367,7 +367,7 @@ const wide = useMediaQuery('(min-width: 761px)')
   gap: 3px;
   align-items: center;
   white-space: nowrap;
-  font-size: 14px;
+  font-size: var(--t-small);
   z-index: 2;
 }
 .errand .txt {
@@ -417,7 +417,7 @@ const wide = useMediaQuery('(min-width: 761px)')
   top: 42px;
   background: var(--stock);
   padding: 0 5px;
-  font: 600 14px var(--f-text);
+  font: 600 var(--t-small) var(--f-text);
   white-space: nowrap;
 }
 .cue.flip > span {
@@ -435,7 +435,7 @@ const wide = useMediaQuery('(min-width: 761px)')
   color: var(--on-ink);
   display: grid;
   place-items: center;
-  font: 780 20px var(--f-head);
+  font: 780 var(--t-h3) var(--f-head);
   cursor: grab;
   z-index: 4;
   touch-action: none;
@@ -455,7 +455,7 @@ const wide = useMediaQuery('(min-width: 761px)')
   position: absolute;
   top: 322px;
   text-align: center;
-  font-size: 14px;
+  font-size: var(--t-small);
   white-space: nowrap;
 }
 .gap b {
@@ -499,7 +499,7 @@ li.done {
     grid-template-columns: 1fr;
   }
   .head h1 {
-    font-size: 22px;
+    font-size: var(--t-h3);
   }
   .by {
     grid-column: 2;

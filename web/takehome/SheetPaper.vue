@@ -85,7 +85,7 @@ defineProps<{
   white-space: pre-line;
 }
 .big.two {
-  font-size: 26px !important;
+  font-size: var(--t-big) !important;
   color: inherit;
 }
 .paper {
@@ -100,7 +100,7 @@ defineProps<{
   width: 100%;
   max-width: 560px;
   padding: 5.6%;
-  font-size: 13px;
+  font-size: var(--t-label);
   line-height: 1.28;
   box-shadow: 5px 5px 0 0 var(--night);
   display: flex;
@@ -118,7 +118,7 @@ defineProps<{
   --ink: #000;
 }
 .large {
-  font-size: 17px;
+  font-size: var(--t-lead);
 }
 header {
   display: flex;
@@ -128,11 +128,11 @@ header {
   padding-bottom: 8px;
 }
 .who {
-  font-size: 32px;
+  font-size: var(--t-h1);
   overflow-wrap: anywhere;
 }
 .who.long {
-  font-size: 20px;
+  font-size: var(--t-h3);
 }
 header > div {
   flex: 1 1 60%;
@@ -147,7 +147,7 @@ header > div {
   font: 750 1.15em var(--f-head);
 }
 .big {
-  font: 800 34px/1.02 var(--f-head);
+  font: 800 var(--t-h1)/1.02 var(--f-head);
   color: var(--ink);
   letter-spacing: -0.01em;
   margin: 2px 0 5px;
@@ -194,7 +194,7 @@ header > div {
   padding-bottom: 9px;
 }
 .n {
-  font: 800 20px/1 var(--f-head);
+  font: 800 var(--t-h3)/1 var(--f-head);
   color: var(--ink);
 }
 .lists {
@@ -228,7 +228,7 @@ footer {
     columns: 1;
   }
   .big {
-    font-size: 28px;
+    font-size: var(--t-big);
   }
 }
 </style>

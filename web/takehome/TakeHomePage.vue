@@ -319,7 +319,7 @@ input {
   padding: 0 6px;
   background: var(--stock);
   color: var(--text);
-  font: 600 15px var(--f-text);
+  font: 600 var(--t-list) var(--f-text);
   color-scheme: light dark;
 }
 .two-in {

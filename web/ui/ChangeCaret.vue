@@ -18,7 +18,7 @@ const down = computed(() => (props.change?.by ?? 1) < 0)
 .caret {
   color: var(--ink);
   font-weight: 700;
-  font-size: 15px;
+  font-size: var(--t-list);
   white-space: nowrap;
 }
 .down {

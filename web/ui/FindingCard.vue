@@ -35,7 +35,7 @@ const said = computed(() => props.say.finding(props.finding))
   border-color: var(--edge);
 }
 h4 {
-  font: 700 16px/1.25 var(--f-text);
+  font: 700 var(--t-text)/1.25 var(--f-text);
   margin: 0;
   color: var(--text);
 }
@@ -61,6 +61,6 @@ h4 {
 .effect {
   font-weight: 500;
   color: var(--ink);
-  font-size: 14px;
+  font-size: var(--t-small);
 }
 </style>

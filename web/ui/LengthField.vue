@@ -94,7 +94,7 @@ const step = (by: number) => {
 button:not(.way) {
   display: grid;
   place-items: center;
-  font: 800 22px var(--f-text);
+  font: 800 var(--t-h3) var(--f-text);
   background: var(--board);
 }
 button:hover {
@@ -110,7 +110,7 @@ input {
   width: 100%;
   text-align: center;
   padding: 0;
-  font: 750 17px var(--f-head);
+  font: 750 var(--t-lead) var(--f-head);
   border: 0;
   background: transparent;
   color: var(--text);

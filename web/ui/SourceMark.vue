@@ -20,7 +20,7 @@ const words: Record<Mark, string> = {
   place-items: center;
   width: 17px;
   height: 17px;
-  font: 700 11px/1 var(--f-text);
+  font: 700 var(--t-fine)/1 var(--f-text);
   border: 1.2px solid var(--text);
   vertical-align: 1px;
   margin: 0 2px;

@@ -114,7 +114,7 @@ const step = (by: number) => {
 .box button {
   display: grid;
   place-items: center;
-  font: 800 22px var(--f-text);
+  font: 800 var(--t-h3) var(--f-text);
   background: var(--board);
 }
 .box button:hover:not(:disabled) {
@@ -132,7 +132,7 @@ input {
   width: 100%;
   min-width: 0;
   text-align: center;
-  font: 750 24px var(--f-head);
+  font: 750 var(--t-h2) var(--f-head);
   color: var(--text);
   background: transparent;
   border: 0;

@@ -10,3 +10,13 @@ it('styles name the start and the end of a line, not its left and right: a langu
   )
   expect(found).toEqual([])
 })
+
+it('type has the sizes of the scale, and no others', () => {
+  const raw = /font(-size)?:\s*(\d{3}\s+)?\d+(\.\d+)?px/
+  const found = Object.entries(files).flatMap(([file, text]) =>
+    text.split('\n').flatMap((line, i) => (raw.test(line) ? [`${file}:${i + 1} ${line.trim()}`] : [])),
+  )
+  expect(found).toEqual([])
+  const scale = Object.entries(files).find(([file]) => file.endsWith('tokens.css'))![1].match(/--t-\w+: \d+px/g)!
+  expect(scale.length).toBeLessThanOrEqual(11)
+})

@@ -160,7 +160,7 @@ function halfway(w: Summary): PieceState {
   height: 28px;
   display: grid;
   place-items: center;
-  font: 750 15px var(--f-head);
+  font: 750 var(--t-list) var(--f-head);
   background: var(--stock);
   border: 2px solid var(--text);
 }

@@ -72,13 +72,13 @@ const isToday = (date: string) => date === readInstant(now.value).toPlainDate().
 }
 .tick {
   position: absolute;
-  font-size: 14px;
+  font-size: var(--t-small);
   padding-inline-start: 4px;
   border-inline-start: 1px solid var(--edge);
   white-space: nowrap;
 }
 .day {
-  font-size: 13px;
+  font-size: var(--t-label);
 }
 .today {
   font-weight: 800;

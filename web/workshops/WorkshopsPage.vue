@@ -356,7 +356,7 @@ function takeIn() {
   min-height: 326px;
 }
 .t {
-  font-size: 28px;
+  font-size: var(--t-big);
 }
 .t a {
   color: inherit;
@@ -366,7 +366,7 @@ function takeIn() {
   text-decoration: underline;
 }
 .in {
-  font-size: 46px;
+  font-size: var(--t-poster);
   margin: 4px 0 6px;
 }
 .row {
@@ -384,13 +384,13 @@ function takeIn() {
   clip-path: polygon(0 0, 100% 0, calc(100% - 18px) 50%, 100% 100%, 0 100%);
 }
 .flag h3 {
-  font-size: 24px;
+  font-size: var(--t-h2);
 }
 .gap {
   margin-top: 12px;
 }
 .light {
-  font: 400 14px var(--f-text);
+  font: 400 var(--t-small) var(--f-text);
 }
 .person {
   display: flex;
@@ -412,7 +412,7 @@ function takeIn() {
   border: 1.5px dashed var(--edge);
 }
 .fig20 {
-  font: 750 20px var(--f-head);
+  font: 750 var(--t-h3) var(--f-head);
 }
 .all {
   display: flex;

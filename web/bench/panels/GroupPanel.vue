@@ -193,7 +193,7 @@ const forgetting = ref(false)
   margin: 18px 0 6px;
 }
 .plainweight {
-  font: 400 14px var(--f-text);
+  font: 400 var(--t-small) var(--f-text);
 }
 table {
   width: 100%;
@@ -201,12 +201,12 @@ table {
 }
 th {
   font-weight: 700;
-  font-size: 14px;
+  font-size: var(--t-small);
   text-align: center;
 }
 .row {
   text-align: start;
-  font-size: 16px;
+  font-size: var(--t-text);
 }
 td {
   padding: 3px;
@@ -220,7 +220,7 @@ tr + tr {
 }
 .may {
   font-weight: 600;
-  font-size: 14px;
+  font-size: var(--t-small);
 }
 .nolabel :deep(.label) {
   position: absolute;
@@ -256,7 +256,7 @@ input {
   border: 0;
   background: transparent;
   color: var(--text);
-  font: 600 16px var(--f-text);
+  font: 600 var(--t-text) var(--f-text);
   height: 44px;
   padding: 0 6px;
 }
@@ -317,7 +317,7 @@ input::placeholder {
 }
 .called :deep(.v-btn) {
   padding: 0 8px;
-  font-size: 13px;
+  font-size: var(--t-label);
 }
 .boxed {
   width: 100%;

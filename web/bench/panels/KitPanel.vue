@@ -244,7 +244,7 @@ thead .get {
 .care {
   float: inline-end;
   color: var(--watch);
-  font-size: 13px;
+  font-size: var(--t-label);
   font-weight: 700;
   max-width: 60%;
   text-align: end;
@@ -276,7 +276,7 @@ thead .get {
 }
 .n {
   text-align: end;
-  font-size: 16px;
+  font-size: var(--t-text);
   white-space: nowrap;
 }
 td.name {

@@ -243,7 +243,7 @@ function say1(s: School, o: Option): string {
 }
 .wishes :deep(.v-btn) {
   padding: 0 11px;
-  font-size: 14px;
+  font-size: var(--t-small);
 }
 .checks {
   display: flex;
@@ -258,7 +258,7 @@ function say1(s: School, o: Option): string {
 .more {
   color: var(--text);
   font-weight: 700;
-  font-size: 15px;
+  font-size: var(--t-list);
   border-bottom: 1.5px solid var(--text);
   min-height: 26px;
   text-decoration: none;
@@ -267,7 +267,7 @@ function say1(s: School, o: Option): string {
   margin: 18px 0 8px;
 }
 .light {
-  font: 400 14px var(--f-text);
+  font: 400 var(--t-small) var(--f-text);
 }
 .schools {
   display: grid;
@@ -276,7 +276,7 @@ function say1(s: School, o: Option): string {
 }
 .schools :deep(.v-btn) {
   padding: 0 11px;
-  font-size: 14px;
+  font-size: var(--t-small);
 }
 .cues {
   list-style: none;

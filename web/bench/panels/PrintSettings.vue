@@ -365,7 +365,7 @@ dd {
 }
 .two-cols :deep(.v-btn-group .v-btn) {
   padding: 0 10px;
-  font-size: 14px;
+  font-size: var(--t-small);
 }
 .pixels {
   display: grid;
@@ -384,7 +384,7 @@ dd {
 }
 .choices :deep(.v-btn) {
   padding: 0 10px;
-  font-size: 14px;
+  font-size: var(--t-small);
 }
 @media (max-width: 760px) {
   .two-cols {

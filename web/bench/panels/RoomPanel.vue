@@ -82,7 +82,7 @@ const tables = computed(() => {
   padding: 8px;
 }
 .letter {
-  font: 780 22px var(--f-head);
+  font: 780 var(--t-h3) var(--f-head);
   align-self: center;
 }
 ol {

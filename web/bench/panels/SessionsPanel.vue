@@ -194,7 +194,7 @@ input {
   padding: 0 8px;
   background: var(--stock);
   color: var(--text);
-  font: 600 16px var(--f-text);
+  font: 600 var(--t-text) var(--f-text);
   color-scheme: light dark;
   width: 100%;
 }
@@ -204,7 +204,7 @@ label {
 }
 input[type='date'],
 input[type='time'] {
-  font-size: 15px;
+  font-size: var(--t-list);
   padding: 0 4px;
 }
 .fields label {
@@ -220,7 +220,7 @@ input[type='time'] {
   border: 1.5px solid var(--text-2);
 }
 .strip i {
-  font: 12px/32px var(--f-text);
+  font: var(--t-fine)/32px var(--f-text);
   text-align: center;
   overflow: hidden;
   white-space: nowrap;

@@ -2,32 +2,21 @@
 import { t as tr } from '#core/language'
 import { computed, defineAsyncComponent, ref, watch } from 'vue'
 import { uuidv7 } from 'uuidv7'
-import {
-  asOfPictures,
-  eraseDay,
-  fromPrint,
-  judgePicture,
-  onPrint,
-  ownerName,
-  placed,
-  type PictureContext,
-  type PictureFinding,
-} from '#core/pictures'
-import { erasedBecause, pictureWord } from '#core/phrases'
+import { fromPrint, onPrint, ownerName, placed, type PictureContext } from '#core/pictures'
 import { qualityOf } from '#core/suitability'
 import { coats, type Coat } from '#core/medium'
 import type { Plan } from '#core/plan'
 import { previewGround, type PreviewOptions } from '#core/preview'
 import { blankMaterial } from '#core/recipe'
-import { isDate } from '#core/time'
-import { vSteady } from '../ui/steady'
-import { asItIs, changed, inWorkshop, type LetteringSuggestion, type Path, type Picture, type PictureEdit } from '#core/workshop'
+import { asItIs, inWorkshop, type Path, type Picture, type PictureEdit } from '#core/workshop'
 import SegmentChoice from '../ui/SegmentChoice.vue'
 import SourceMark from '../ui/SourceMark.vue'
 import StepField from '../ui/StepField.vue'
-import VerdictShape from '../ui/VerdictShape.vue'
 import type { Bench } from '../bench/useBench'
 import PreviewPair from './PreviewPair.vue'
+import PictureFindings from './PictureFindings.vue'
+import PictureCare from './PictureCare.vue'
+import PictureMarks from './PictureMarks.vue'
 
 /** One picture: how it will look, what is found in it, how it is placed, whose it is and until when it is kept. */
 const props = defineProps<{ bench: Bench; picture: Picture; context: PictureContext; white: boolean | undefined }>()
@@ -42,12 +31,6 @@ const name = computed(() =>
   props.picture.participant ? tr('{0}’s picture', ownerName(people.value, props.picture, plan.value.seats)) : tr('A house picture'),
 )
 const edit = computed((): PictureEdit => props.picture.edit ?? asItIs)
-/** Lettering that nobody has confirmed has its own lines, with its answers. */
-const findings = computed(() => judgePicture(props.picture, props.context).filter((f) => f.code !== 'lettering-perhaps'))
-const titleOf = (f: PictureFinding): string => {
-  const said = asOfPictures(f, { names: ownerName(people.value, props.picture, plan.value.seats), count: 1 })
-  return said ? say.value.finding(said).title : tr('mirrored: lettering will read right')
-}
 const dpi = computed(() => placed(props.picture, props.context.print))
 const quality = computed(() => qualityOf(dpi.value.real))
 const here = computed(() => inWorkshop.pictures(props.picture.id))
@@ -103,36 +86,10 @@ function mark(box: { x: number; y: number; w: number; h: number }) {
 }
 /** A box by keys: the middle third. */
 const markMiddle = () => mark({ x: 1 / 3, y: 1 / 3, w: 1 / 3, h: 1 / 3 })
-const unmark = (id: string) =>
-  set(
-    here.value.marks,
-    props.picture.marks!.filter((m) => m.id !== id),
-    tr('a mark was taken out'),
-  )
-/** What the measuring took for lettering: confirmed, it is a mark like any other; else it is gone. */
-function settle(s: LetteringSuggestion, is: boolean) {
-  const { marks = [], suggested = [] } = props.picture
-  const { sure: _, ...box } = s
-  const rest = suggested.filter((x) => x.id !== s.id)
-  props.bench.act('picture-lettering', `${name.value}: ${is ? tr('it is lettering') : tr('no lettering there')}`, [
-    changed(here.value.suggested, suggested, rest.length ? rest : null),
-    ...(is ? [changed(here.value.marks, props.picture.marks, [...marks, { ...box, id: uuidv7(), what: 'lettering' }])] : []),
-  ])
-}
-const erased = computed(() => eraseDay(w.value, props.picture))
-const accept = (code: string) => set(here.value.accepted(code), code, tr('{0}: looked at, and fine', name.value))
 const cropping = ref(false)
 function place(p: Pick<PictureEdit, 'turn' | 'crop'>) {
   cropping.value = false
   setEdit(p, 'placed')
-}
-function give(to: string) {
-  const owner = people.value.find((p) => p.id === to)
-  set(
-    here.value.participant,
-    to || null,
-    to ? tr('the picture is {0}’s', owner?.name ?? tr('seat {0}', owner?.seat)) : tr('it is a house picture'),
-  )
 }
 </script>
 <template>
@@ -194,28 +151,7 @@ function give(to: string) {
         {{ $t('Colours and haze are a preview') }} <SourceMark mark="E" />{{ $t(': your screen, wood and hand decide.') }}
       </p>
     </div>
-    <ul v-if="findings.length || picture.suggested?.length" class="findings">
-      <li v-for="f in findings" :key="f.code">
-        <VerdictShape :state="f.level === 'stop' ? 'stop' : f.level === 'look' ? 'look' : 'settled'" :size="17" /><span
-          >{{ titleOf(f) }} <SourceMark :mark="f.mark" /></span
-        ><v-btn
-          v-if="f.level === 'look' && f.code !== 'not-permitted'"
-          :aria-label="$t('Accept: {0}', pictureWord(f))"
-          @click="accept(f.code)"
-          >{{ $t('It is fine') }}</v-btn
-        >
-      </li>
-      <li v-for="(s, i) in picture.suggested" :key="s.id">
-        <i class="box" aria-hidden="true" />
-        <span
-          >{{ s.sure === 'likely' ? $t('Probably lettering') : $t('Perhaps lettering') }} <SourceMark mark="E" />{{ ' '
-          }}<span class="small two">{{ $t('tilted, joined or tiny letters are not seen: look yourself') }}</span></span
-        ><span class="answers"
-          ><v-btn :aria-label="$t('Place {0} is lettering', i + 1)" @click="settle(s, true)">{{ $t('It is') }}</v-btn
-          ><v-btn :aria-label="$t('Place {0} is not lettering', i + 1)" @click="settle(s, false)">{{ $t('It is not') }}</v-btn></span
-        >
-      </li>
-    </ul>
+    <PictureFindings :bench="bench" :picture="picture" :name="name" :context="context" />
     <div class="tools">
       <v-btn @click="cropping = true">{{ $t('Crop and straighten') }}</v-btn>
       <v-checkbox
@@ -246,54 +182,8 @@ function give(to: string) {
         @update:model-value="setEdit({ borderMm: $event }, $t('a border of {0} mm', $event))"
       />
     </div>
-    <div class="tools marks">
-      <SegmentChoice
-        :label="$t('Pull a box over each')"
-        :model-value="marking"
-        :options="[
-          { id: '', name: $t('none') },
-          { id: 'face', name: $t('face') },
-          { id: 'lettering', name: $t('lettering') },
-        ]"
-        @update:model-value="marking = $event as typeof marking"
-      />
-      <v-btn v-if="marking" @click="markMiddle">{{ $t('One in the middle') }}</v-btn>
-      <span v-for="(m, i) in picture.marks" :key="m.id" class="marked"
-        >{{ m.what }} {{ i + 1 }}
-        <v-btn :aria-label="$t('Take out {0} {1}', m.what, i + 1)" @click="unmark(m.id)">{{ $t('Take out') }}</v-btn></span
-      >
-    </div>
-    <div class="tools care">
-      <label
-        ><span class="label">{{ $t('Whose') }}</span
-        ><select class="field" :value="picture.participant ?? ''" @change="give(($event.target as HTMLSelectElement).value)">
-          <option value="">{{ $t('the house’s') }}</option>
-          <option v-for="p in people" :key="p.id" :value="p.id">{{ p.name ?? $t('Seat {0}', plan.seats[p.id]) }}</option>
-        </select></label
-      >
-      <v-checkbox
-        :model-value="picture.permitted"
-        :label="$t('May be used here')"
-        @update:model-value="set(here.permitted, !!$event, $event ? 'it may be used' : 'nobody has allowed it yet')"
-      />
-      <label
-        ><span class="label">{{ $t('Erased on') }}</span
-        ><input
-          class="field"
-          type="date"
-          v-steady="erased.date"
-          @change="
-            isDate(($event.target as HTMLInputElement).value) &&
-            set(here.deleteOn, ($event.target as HTMLInputElement).value, $t('the day it is erased changed'))
-          "
-        /><span class="small two until">{{ erasedBecause(erased.from) }}</span></label
-      >
-      <v-btn v-if="erased.from === 'set'" @click="set(here.deleteOn, null, $t('the day it is erased follows the classes'))">{{
-        $t('With the classes')
-      }}</v-btn>
-      <v-btn class="erase" @click="emit('erase')">{{ $t('Erase it') }}</v-btn>
-      <v-btn @click="emit('next')">{{ $t('Next finding') }}</v-btn>
-    </div>
+    <PictureMarks v-model="marking" :bench="bench" :picture="picture" @middle="markMiddle" />
+    <PictureCare :bench="bench" :picture="picture" @erase="emit('erase')" @next="emit('next')" />
     <CropDialog
       v-if="cropping"
       :workshop="w.id"
@@ -345,41 +235,6 @@ input[type='range'] {
   width: 120px;
 }
 .label {
-  display: block;
-}
-.findings {
-  list-style: none;
-  padding: 0;
-  margin: 0;
-  border-top: 1px solid var(--rule);
-}
-.findings li {
-  display: grid;
-  grid-template-columns: 17px 1fr auto;
-  gap: 8px;
-  align-items: center;
-  border-bottom: 1px solid var(--rule);
-  min-height: 40px;
-}
-.box {
-  width: 15px;
-  height: 11px;
-  border: 2px dashed var(--watch);
-}
-.answers {
-  display: flex;
-  gap: 6px;
-}
-.marked {
-  display: inline-flex;
-  gap: 6px;
-  align-items: center;
-}
-.care {
-  border-top: 1px solid var(--rule);
-  padding-top: 10px;
-}
-.until {
   display: block;
 }
 </style>

@@ -1,20 +1,16 @@
 <script setup lang="ts">
-import { t as tr } from '#core/language'
-import { uuidv7 } from 'uuidv7'
-import { computed, ref } from 'vue'
-import { printersOf } from '#core/house'
-import { pixelsAnInch } from '#core/suitability'
+import { computed } from 'vue'
 import { pieceKind, recipeById } from '#core/recipe'
 import { recipesOf } from '#core/house'
-import { inWorkshop, type Design, type KeepClear, type Path } from '#core/workshop'
+import { inWorkshop } from '#core/workshop'
 import BecauseFigure from '../../ui/BecauseFigure.vue'
 import FlipDrawing from '../../ui/FlipDrawing.vue'
 import SegmentChoice from '../../ui/SegmentChoice.vue'
 import SheetDrawing from '../../ui/SheetDrawing.vue'
-import SourceMark from '../../ui/SourceMark.vue'
 import StepField from '../../ui/StepField.vue'
-import StripDrawing from '../../ui/StripDrawing.vue'
 import type { Bench } from '../useBench'
+import PrintsKnown from './PrintsKnown.vue'
+import TapeStrips from './TapeStrips.vue'
 
 const props = defineProps<{ bench: Bench }>()
 const w = computed(() => props.bench.workshop.value!)
@@ -26,49 +22,6 @@ const at = computed(() => inWorkshop.designs(d.value.id))
 const recipe = computed(() => recipeById(plan.value.recipe.id, plan.value.recipe.version, recipesOf(house.value))!)
 const kind = computed(() => pieceKind(d.value.kind))
 const even = computed(() => plan.value.print.orientation.flips % 2 === 0)
-
-/** How they are printed, and what is known of pictures and prints: yes, no, or not yet looked. */
-const know = <F extends 'print' | 'picture'>(field: F, set: Partial<NonNullable<Design[F]>>, label: string) =>
-  props.bench.set(at.value[field] as Path<Design[F]>, JSON.parse(JSON.stringify({ ...d.value[field], ...set })) as Design[F], label)
-const three = [
-  { id: 'unknown', name: tr('not known') },
-  { id: 'no', name: 'no' },
-  { id: 'yes', name: 'yes' },
-]
-const shown = (x: boolean | undefined) => (x === undefined ? 'unknown' : x ? 'yes' : 'no')
-const meant = (x: string) => (x === 'unknown' ? undefined : x === 'yes')
-const traits: { id: keyof NonNullable<Design['picture']>; name: string; said: string }[] = [
-  { id: 'pale', name: tr('Skies, clouds, white lettering'), said: tr('pale parts') },
-  { id: 'faces', name: tr('Faces'), said: 'faces' },
-  { id: 'fine', name: tr('Fine detail'), said: tr('fine detail') },
-  { id: 'precious', name: tr('Originals, precious paper'), said: tr('precious originals') },
-]
-const pixels = computed(() => d.value.picture?.pixels)
-/** One side is said; the other, until somebody says it, is as the print's shape has it. */
-function setPixels(which: 'width' | 'height', n: number) {
-  const { widthMm, heightMm } = plan.value.picture
-  const other = Math.min(99_999, Math.max(1, Math.round(which === 'width' ? (n * heightMm) / widthMm : (n * widthMm) / heightMm)))
-  const now = pixels.value ?? (which === 'width' ? { width: n, height: other } : { width: other, height: n })
-  know('picture', { pixels: { ...now, [which]: n } }, tr('{0} of the smallest picture became {1} pixels', which, n))
-}
-const dpi = computed(() => pixels.value && pixelsAnInch(pixels.value, plan.value.picture.widthMm, plan.value.picture.heightMm))
-
-const marking = ref<KeepClear['what']>('face')
-const boxes = computed(() => d.value.keepClear ?? [])
-const addBox = (b: Omit<KeepClear, 'id'>) =>
-  props.bench.set(at.value.keepClear, [...boxes.value, { id: uuidv7(), ...b }], tr('a {0} is kept clear', b.what))
-const dropBox = (id: string) =>
-  props.bench.set(
-    at.value.keepClear,
-    boxes.value.filter((b) => b.id !== id),
-    tr('a box was taken out'),
-  )
-/** A box by keys: in the middle of the picture, a third of its size. */
-function addMiddle() {
-  const { widthMm, heightMm } = plan.value.picture
-  const third = (mm: number) => Number((mm / 3).toFixed(1))
-  addBox({ xMm: third(widthMm), yMm: third(heightMm), widthMm: third(widthMm), lengthMm: third(heightMm), what: marking.value })
-}
 </script>
 <template>
   <div>
@@ -184,135 +137,8 @@ function addMiddle() {
         />
       </div>
     </div>
-    <section class="block two-cols">
-      <div>
-        <h3>{{ $t('Printer and paper') }}</h3>
-        <SegmentChoice
-          :label="$t('Printed with')"
-          :model-value="d.print?.printer ?? 'house'"
-          :options="[
-            { id: 'house', name: `this house’s: ${printersOf(house).join(' and ')}` },
-            { id: 'toner', name: $t('toner') },
-            { id: 'inkjet', name: $t('inkjet') },
-          ]"
-          @update:model-value="
-            know('print', { printer: $event === 'house' ? undefined : $event, smear: undefined }, $t('printed with {0}', $event))
-          "
-        />
-        <SegmentChoice
-          :label="$t('Smear test: a wet finger over a corner')"
-          :model-value="d.print?.smear ?? 'unknown'"
-          :options="[
-            { id: 'unknown', name: $t('not yet') },
-            { id: 'passed', name: $t('stays') },
-            { id: 'failed', name: $t('smears') },
-          ]"
-          @update:model-value="know('print', { smear: $event === 'unknown' ? undefined : $event }, $t('smear test: {0}', $event))"
-        />
-        <StepField
-          :label="$t('Paper, g/m²')"
-          :model-value="d.print?.gsm ?? 80"
-          :min="10"
-          :max="400"
-          :note="d.print?.gsm === undefined ? $t('80, by default') : $t('75 to 90 rubs off well')"
-          @update:model-value="know('print', { gsm: $event }, $t('paper became {0} g/m²', $event))"
-          ><SourceMark mark="P"
-        /></StepField>
-        <SegmentChoice
-          :label="$t('Coated: photo, glossy, magazine cover')"
-          :model-value="shown(d.print?.coated)"
-          :options="three"
-          @update:model-value="know('print', { coated: meant($event) }, $t('coated paper: {0}', $event))"
-        />
-      </div>
-      <div>
-        <h3>{{ $t('Pictures that are not in') }}</h3>
-        <p class="small two">{{ $t('What is known of them. Those that are in are judged one by one.') }}</p>
-        <SegmentChoice
-          v-for="t in traits"
-          :key="t.id"
-          :label="t.name"
-          :model-value="shown(d.picture?.[t.id] as boolean | undefined)"
-          :options="three"
-          @update:model-value="know('picture', { [t.id]: meant($event) }, `${t.said}: ${$event}`)"
-        />
-        <div class="pixels">
-          <StepField
-            :label="$t('Smallest: pixels wide')"
-            :min="1"
-            :max="99999"
-            :unknown="!pixels"
-            :model-value="pixels?.width ?? 1200"
-            @update:model-value="setPixels('width', $event)"
-          />
-          <StepField
-            :label="$t('pixels high')"
-            :min="1"
-            :max="99999"
-            :unknown="!pixels"
-            :model-value="pixels?.height ?? 900"
-            @update:model-value="setPixels('height', $event)"
-          />
-        </div>
-        <p class="small two">
-          <template v-if="dpi"
-            ><b>{{ $t('{0} an inch', dpi) }}</b> {{ $t('at this size; from 200 sharp, 150 fair') }} <SourceMark mark="E"
-          /></template>
-          <template v-else>{{ $t('Not known yet: nothing is judged before you say.') }}</template>
-        </p>
-      </div>
-    </section>
-    <section v-if="plan.tape" class="block two-cols">
-      <div>
-        <h3>{{ $t('Strips, {0}', plan.tape.direction) }}</h3>
-        <StripDrawing :layout="plan.tape" :picture="plan.picture" :drawing="w.drawing" :boxes="boxes" :what="marking" @add="addBox" />
-      </div>
-      <div>
-        <p>
-          <b>{{
-            $t('{0} {1} of {2}', plan.tape.strips, plan.tape.strips === 1 ? $t('strip') : $t('strips'), say.length(plan.tape.stripLengthMm))
-          }}</b>
-          <span class="small two">{{
-            $t(', {0} to slide. The dashed line is the middle: seams show most there.', say.length(plan.tape.slackMm))
-          }}</span>
-        </p>
-        <p v-if="plan.tape.fewerAt" class="small">
-          {{
-            $t(
-              '{0} {1} if the margin is {2}.',
-              plan.tape.fewerAt.strips,
-              plan.tape.fewerAt.strips === 1 ? $t('strip') : $t('strips'),
-              say.length(plan.tape.fewerAt.marginMm),
-            )
-          }}
-        </p>
-        <SegmentChoice
-          :label="$t('Pull a box over each')"
-          :model-value="marking"
-          :options="[
-            { id: 'face', name: $t('face') },
-            { id: 'lettering', name: $t('lettering') },
-          ]"
-          @update:model-value="marking = $event as KeepClear['what']"
-        />
-        <v-btn class="add" @click="addMiddle">{{ $t('Add one in the middle') }}</v-btn>
-        <ul class="boxes">
-          <li v-for="(b, i) in boxes" :key="b.id">
-            <span>{{ b.what }} {{ i + 1 }}, {{ say.length(b.widthMm) }} × {{ say.length(b.lengthMm) }}</span
-            ><v-btn :aria-label="$t('Take out {0} {1}', b.what, i + 1)" @click="dropBox(b.id)">{{ $t('Take out') }}</v-btn>
-          </li>
-        </ul>
-        <p class="small" :class="plan.tape.seamOnKeepClearMm > 0 ? 'watch' : 'two'">
-          {{
-            plan.tape.seamOnKeepClearMm > 0
-              ? $t('{0} of seam over them, and no shift is better.', say.length(plan.tape.seamOnKeepClearMm))
-              : boxes.length
-                ? $t('No seam crosses them.')
-                : $t('Nothing is kept clear yet.')
-          }}
-        </p>
-      </div>
-    </section>
+    <PrintsKnown :bench="bench" />
+    <TapeStrips v-if="plan.tape" :bench="bench" :tape="plan.tape" />
   </div>
 </template>
 <style scoped>
@@ -348,48 +174,11 @@ dt {
 dd {
   margin: 0;
 }
-.block {
-  border-top: 1px solid var(--edge);
-  margin-top: 18px;
-  padding-top: 12px;
-}
-.two-cols {
-  display: grid;
-  grid-template-columns: 1fr 1fr;
-  gap: 12px 28px;
-}
-.two-cols > div {
-  display: grid;
-  gap: 12px;
-  align-content: start;
-}
-.two-cols :deep(.v-btn-group .v-btn) {
-  padding: 0 10px;
-  font-size: var(--t-small);
-}
-.pixels {
-  display: grid;
-  gap: 10px;
-}
-.boxes {
-  list-style: none;
-  padding: 0;
-  margin: 0;
-}
-.boxes li {
-  display: flex;
-  justify-content: space-between;
-  align-items: center;
-  border-bottom: 1px solid var(--rule);
-}
 .choices :deep(.v-btn) {
   padding: 0 10px;
   font-size: var(--t-small);
 }
 @media (max-width: 760px) {
-  .two-cols {
-    grid-template-columns: 1fr;
-  }
   .grid {
     flex-direction: column;
   }

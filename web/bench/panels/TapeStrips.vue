@@ -1,0 +1,122 @@
+<script setup lang="ts">
+import { t as tr } from '#core/language'
+import { uuidv7 } from 'uuidv7'
+import { computed, ref } from 'vue'
+import type { Plan } from '#core/plan'
+import { inWorkshop, type KeepClear } from '#core/workshop'
+import SegmentChoice from '../../ui/SegmentChoice.vue'
+import StripDrawing from '../../ui/StripDrawing.vue'
+import type { Bench } from '../useBench'
+
+/** Strips of tape over the picture, and the faces and lettering that no seam should cross. */
+const props = defineProps<{ bench: Bench; tape: NonNullable<Plan['tape']> }>()
+const plan = computed(() => props.bench.plan.value!)
+const d = computed(() => props.bench.design.value!)
+const at = computed(() => inWorkshop.designs(d.value.id))
+const w = computed(() => props.bench.workshop.value!)
+const say = computed(() => props.bench.say.value!)
+const marking = ref<KeepClear['what']>('face')
+const boxes = computed(() => d.value.keepClear ?? [])
+const addBox = (b: Omit<KeepClear, 'id'>) =>
+  props.bench.set(at.value.keepClear, [...boxes.value, { id: uuidv7(), ...b }], tr('a {0} is kept clear', b.what))
+const dropBox = (id: string) =>
+  props.bench.set(
+    at.value.keepClear,
+    boxes.value.filter((b) => b.id !== id),
+    tr('a box was taken out'),
+  )
+/** A box by keys: in the middle of the picture, a third of its size. */
+function addMiddle() {
+  const { widthMm, heightMm } = plan.value.picture
+  const third = (mm: number) => Number((mm / 3).toFixed(1))
+  addBox({ xMm: third(widthMm), yMm: third(heightMm), widthMm: third(widthMm), lengthMm: third(heightMm), what: marking.value })
+}
+</script>
+<template>
+  <section class="block two-cols">
+    <div>
+      <h3>{{ $t('Strips, {0}', tape.direction) }}</h3>
+      <StripDrawing :layout="tape" :picture="plan.picture" :drawing="w.drawing" :boxes="boxes" :what="marking" @add="addBox" />
+    </div>
+    <div>
+      <p>
+        <b>{{ $t('{0} {1} of {2}', tape.strips, tape.strips === 1 ? $t('strip') : $t('strips'), say.length(tape.stripLengthMm)) }}</b>
+        <span class="small two">{{
+          $t(', {0} to slide. The dashed line is the middle: seams show most there.', say.length(tape.slackMm))
+        }}</span>
+      </p>
+      <p v-if="tape.fewerAt" class="small">
+        {{
+          $t(
+            '{0} {1} if the margin is {2}.',
+            tape.fewerAt.strips,
+            tape.fewerAt.strips === 1 ? $t('strip') : $t('strips'),
+            say.length(tape.fewerAt.marginMm),
+          )
+        }}
+      </p>
+      <SegmentChoice
+        :label="$t('Pull a box over each')"
+        :model-value="marking"
+        :options="[
+          { id: 'face', name: $t('face') },
+          { id: 'lettering', name: $t('lettering') },
+        ]"
+        @update:model-value="marking = $event as KeepClear['what']"
+      />
+      <v-btn class="add" @click="addMiddle">{{ $t('Add one in the middle') }}</v-btn>
+      <ul class="boxes">
+        <li v-for="(b, i) in boxes" :key="b.id">
+          <span>{{ b.what }} {{ i + 1 }}, {{ say.length(b.widthMm) }} × {{ say.length(b.lengthMm) }}</span
+          ><v-btn :aria-label="$t('Take out {0} {1}', b.what, i + 1)" @click="dropBox(b.id)">{{ $t('Take out') }}</v-btn>
+        </li>
+      </ul>
+      <p class="small" :class="tape.seamOnKeepClearMm > 0 ? 'watch' : 'two'">
+        {{
+          tape.seamOnKeepClearMm > 0
+            ? $t('{0} of seam over them, and no shift is better.', say.length(tape.seamOnKeepClearMm))
+            : boxes.length
+              ? $t('No seam crosses them.')
+              : $t('Nothing is kept clear yet.')
+        }}
+      </p>
+    </div>
+  </section>
+</template>
+<style scoped>
+.block {
+  border-top: 1px solid var(--edge);
+  margin-top: 18px;
+  padding-top: 12px;
+}
+.two-cols {
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: 12px 28px;
+}
+.two-cols > div {
+  display: grid;
+  gap: 12px;
+  align-content: start;
+}
+.two-cols :deep(.v-btn-group .v-btn) {
+  padding: 0 10px;
+  font-size: var(--t-small);
+}
+.boxes {
+  list-style: none;
+  padding: 0;
+  margin: 0;
+}
+.boxes li {
+  display: flex;
+  justify-content: space-between;
+  align-items: center;
+  border-bottom: 1px solid var(--rule);
+}
+@media (max-width: 760px) {
+  .two-cols {
+    grid-template-columns: 1fr;
+  }
+}
+</style>

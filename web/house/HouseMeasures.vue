@@ -1,0 +1,104 @@
+<script setup lang="ts">
+import type { House } from '#core/house'
+import { currencies } from '#core/units'
+import { change, inHouse, type Change, type Path } from '#core/workshop'
+import SegmentChoice from '../ui/SegmentChoice.vue'
+
+/** What the house is called, what it measures in, what it speaks. */
+const props = defineProps<{ house: House }>()
+const emit = defineEmits<{ change: [changes: Change[], label: string] }>()
+const set = <V,>(path: Path<V>, after: NoInfer<V>, label: string) => emit('change', [change(props.house, path, after)], label)
+const zones = Intl.supportedValuesOf('timeZone')
+</script>
+<template>
+  <section>
+    <h3>{{ $t('Measures') }}</h3>
+    <label
+      ><span class="label">{{ $t('Name') }}</span
+      ><input
+        :value="house.name"
+        maxlength="80"
+        @change="
+          ($event.target as HTMLInputElement).value.trim() &&
+          set(inHouse.name, ($event.target as HTMLInputElement).value.trim(), $t('the house was renamed'))
+        "
+    /></label>
+    <SegmentChoice
+      :label="$t('Units')"
+      :model-value="house.units"
+      :options="[
+        { id: 'imperial', name: $t('in, fl oz') },
+        { id: 'metric', name: $t('mm, ml') },
+      ]"
+      @update:model-value="set(inHouse.units, $event, $t('units changed'))"
+    />
+    <SegmentChoice
+      :label="$t('Speaks')"
+      :model-value="house.language ?? 'en'"
+      :options="[
+        { id: 'en', name: 'English' },
+        { id: 'es', name: 'Español' },
+      ]"
+      @update:model-value="set(inHouse.language, $event, $t('the language changed'))"
+    />
+    <SegmentChoice
+      :label="$t('Paper')"
+      :model-value="house.paper"
+      :options="[
+        { id: 'letter', name: $t('Letter') },
+        { id: 'a4', name: 'A4' },
+      ]"
+      @update:model-value="set(inHouse.paper, $event, $t('paper became {0}', $event))"
+    />
+    <label
+      ><span class="label">{{ $t('Currency') }}</span
+      ><select
+        :value="house.currency"
+        @change="set(inHouse.currency, ($event.target as HTMLSelectElement).value as House['currency'], $t('the currency changed'))"
+      >
+        <option v-for="c in currencies" :key="c">{{ c }}</option>
+      </select></label
+    >
+    <label
+      ><span class="label">{{ $t('Time zone') }}</span
+      ><select
+        :value="house.timeZone"
+        @change="set(inHouse.timeZone, ($event.target as HTMLSelectElement).value, $t('the time zone changed'))"
+      >
+        <option v-for="z in zones" :key="z">{{ z }}</option>
+      </select></label
+    >
+    <label
+      ><span class="label">{{ $t('Whom to ask, on the sheets') }}</span
+      ><input
+        :value="house.contact"
+        maxlength="80"
+        @change="set(inHouse.contact, ($event.target as HTMLInputElement).value, $t('whom to ask changed'))"
+    /></label>
+  </section>
+</template>
+<style scoped>
+section {
+  border-top: 2px solid var(--text);
+  padding-top: 10px;
+  display: grid;
+  gap: 12px;
+  align-content: start;
+}
+input,
+select {
+  height: 44px;
+  border: 1.5px solid var(--edge);
+  border-radius: 6px;
+  padding: 0 8px;
+  background: var(--stock);
+  color: var(--text);
+  font: 600 var(--t-list) var(--f-text);
+  color-scheme: light dark;
+  min-width: 0;
+}
+label input,
+label select {
+  width: 100%;
+}
+</style>

@@ -1,0 +1,102 @@
+<script setup lang="ts">
+import { t as tr } from '#core/language'
+import { computed, ref } from 'vue'
+import { printersOf, type House } from '#core/house'
+import { chosenOption, latestRecipe, recipes, type Ink, type School } from '#core/recipe'
+import { change, inHouse, type Change, type Path } from '#core/workshop'
+import SegmentChoice from '../ui/SegmentChoice.vue'
+
+/** How this house does it: its printers, and its own ways in each method. */
+const props = defineProps<{ house: House }>()
+const emit = defineEmits<{ change: [changes: Change[], label: string] }>()
+const set = <V,>(path: Path<V>, after: NoInfer<V>, label: string) => emit('change', [change(props.house, path, after)], label)
+const shown = ref('medium-transfer')
+const recipe = computed(() => latestRecipe(shown.value)!)
+const printerWays: { id: 'toner' | 'inkjet' | 'toner,inkjet'; name: string }[] = [
+  { id: 'toner', name: 'toner' },
+  { id: 'inkjet', name: 'inkjet' },
+  { id: 'toner,inkjet', name: 'both' },
+]
+const printers = computed(() => [...printersOf(props.house)].sort().reverse().join(',') as (typeof printerWays)[number]['id'])
+const setPrinters = (x: string) => set(inHouse.printers, x.split(',') as Ink[], tr('printers became {0}', x.replace(',', ' and ')))
+const choose = (recipe: string, s: School, o: string) => {
+  const ways = { ...props.house.recipeChoices[recipe], [s.id]: o }
+  set(inHouse.recipeChoices, { ...props.house.recipeChoices, [recipe]: ways }, tr('{0} became {1}', s.question.toLowerCase(), o))
+}
+</script>
+<template>
+  <section>
+    <h3>
+      {{ $t('Recipes') }} <span class="two small light">{{ $t('how this house does it; a plan’s own choice goes first') }}</span>
+    </h3>
+    <div class="row">
+      <SegmentChoice :label="$t('Printers here')" :model-value="printers" :options="printerWays" @update:model-value="setPrinters" />
+      <router-link class="own" :to="`/house/${house.id}/figures`">{{
+        Object.keys(house.figures ?? {}).length
+          ? $t('Figures: {0} of your own', Object.keys(house.figures ?? {}).length)
+          : $t('All figures, yours to set')
+      }}</router-link>
+      <router-link class="own" :to="`/house/${house.id}/recipes`">{{
+        house.recipes?.length ? $t('{0} of your own', house.recipes.length) : $t('Make your own recipe')
+      }}</router-link>
+    </div>
+    <label
+      ><span class="label">{{ $t('Method') }}</span
+      ><select v-model="shown">
+        <option v-for="r in recipes" :key="r.id" :value="r.id">{{ $t(r.name) }}</option>
+      </select></label
+    >
+    <div class="ways">
+      <label v-for="s in recipe.schools" :key="s.id"
+        ><span class="label">{{ $t(s.question) }}</span
+        ><select
+          :value="chosenOption(s, {}, house.recipeChoices[recipe.id] ?? {}).option.id"
+          @change="choose(recipe.id, s, ($event.target as HTMLSelectElement).value)"
+        >
+          <option v-for="o in s.options" :key="o.id" :value="o.id">{{ $t(o.name) }}</option>
+        </select></label
+      >
+    </div>
+  </section>
+</template>
+<style scoped>
+section {
+  border-top: 2px solid var(--text);
+  padding-top: 10px;
+  display: grid;
+  gap: 12px;
+  align-content: start;
+}
+.own {
+  color: var(--text);
+  font-weight: 700;
+  align-self: end;
+  padding: 12px 0;
+}
+.light {
+  font: 400 var(--t-small) var(--f-text);
+}
+select {
+  height: 44px;
+  border: 1.5px solid var(--edge);
+  border-radius: 6px;
+  padding: 0 8px;
+  background: var(--stock);
+  color: var(--text);
+  font: 600 var(--t-list) var(--f-text);
+  color-scheme: light dark;
+  min-width: 0;
+}
+label select {
+  width: 100%;
+}
+.row {
+  display: flex;
+  gap: 8px;
+}
+.ways {
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(130px, 1fr));
+  gap: 8px;
+}
+</style>

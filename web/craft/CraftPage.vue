@@ -4,13 +4,14 @@ import { t as tr } from '#core/language'
 import { computed, nextTick, onMounted, ref, watch } from 'vue'
 import { useRoute } from 'vue-router'
 import { recipesOf } from '#core/house'
-import { cautions, hazardOf, latestRecipe, mayTouch, recipes, woods, ageBands, type CautionId } from '#core/recipe'
-import { ageName } from '#core/phrases'
+import { latestRecipe, recipes } from '#core/recipe'
 import { useDesk } from '../app/desk'
 import LostPage from '../app/LostPage.vue'
 import SourceMark from '../ui/SourceMark.vue'
 import MethodSpread from './MethodSpread.vue'
 import { find } from './search'
+import CautionsLeaf from './CautionsLeaf.vue'
+import SurfacesLeaf from './SurfacesLeaf.vue'
 
 /** The craft, readable as a book: methods, schools, surfaces, cautions; searched with "/". */
 const route = useRoute()
@@ -49,19 +50,6 @@ watch(
   },
   { immediate: true },
 )
-const used = (c: CautionId) =>
-  recipes
-    .filter(
-      (r) =>
-        r.stages.some((s) => s.cautions.includes(c)) ||
-        r.schools.some((s) => s.options.some((o) => o.effects.some((e) => e.kind === 'caution' && e.caution === c))),
-    )
-    .map((r) => r.name)
-const may = (c: CautionId) => {
-  const h = hazardOf(c)
-  return h ? ageBands.map((a) => `${ageName(a)}: ${mayTouch[h][a]}`).join(', ') : ''
-}
-const takes = (m: string) => recipes.filter((r) => r.surfaces[m]).map((r) => `${r.name} (${r.surfaces[m]!.fit})`)
 </script>
 <template>
   <LostPage v-if="!shown && !['schools', 'surfaces', 'cautions'].includes(section)" />
@@ -131,43 +119,8 @@ const takes = (m: string) => recipes.filter((r) => r.surfaces[m]).map((r) => `${
           </div>
         </template>
       </section>
-      <section v-else-if="section === 'surfaces'" class="leaf">
-        <h1>{{ $t('Surfaces') }}</h1>
-        <div class="grid">
-          <div v-for="m in woods" :id="m.id" :key="m.id" class="entry">
-            <h3><i class="swatch" :style="{ background: m.colour }" aria-hidden="true" /> {{ $t(m.name) }}</h3>
-            <p>{{ $t(m.note) }} <SourceMark :mark="m.mark" /></p>
-            <p class="small two">{{ $t(m.prepare) }}</p>
-            <p class="small">
-              <b>{{ $t('Takes') }}</b> {{ takes(m.id).join(', ') || $t('none of these methods') }}
-            </p>
-            <p class="small two">
-              {{ m.surface === 'stone' || m.surface === 'sealed' ? $t('better cured a quarter longer') : $t('cures as practice says') }}
-            </p>
-          </div>
-        </div>
-      </section>
-      <section v-else-if="section === 'cautions'" class="leaf">
-        <h1>{{ $t('Cautions') }}</h1>
-        <p>
-          <b>{{ $t('Never a substitute') }}</b>
-          {{
-            $t(
-              'for product labels and safety data sheets, the house’s rules, fire and youth-protection rules. Where licensed work is needed, ask those licensed.',
-            )
-          }}
-        </p>
-        <div class="grid">
-          <div v-for="(c, key) in cautions" :id="key" :key="key" class="entry">
-            <h3>{{ $t(c.where) }}</h3>
-            <p>{{ $t(c.text) }}</p>
-            <p v-if="may(key)" class="small">
-              <b>{{ $t('May touch') }}</b> {{ may(key) }} <SourceMark mark="E" />
-            </p>
-            <p class="small two">{{ used(key).join(', ') || $t('by choice, or in finishing') }}</p>
-          </div>
-        </div>
-      </section>
+      <SurfacesLeaf v-else-if="section === 'surfaces'" />
+      <CautionsLeaf v-else-if="section === 'cautions'" />
       <MethodSpread v-else-if="shown" :recipe="shown" />
     </template>
   </main>
@@ -258,11 +211,6 @@ kbd {
   display: flex;
   gap: 8px;
   align-items: center;
-}
-.swatch {
-  width: 26px;
-  height: 20px;
-  border: 1px solid #8a7b66;
 }
 @media (max-width: 760px) {
   .bar {

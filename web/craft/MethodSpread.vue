@@ -1,17 +1,11 @@
 <script setup lang="ts">
 import { t as tr } from '#core/language'
 import { computed } from 'vue'
-import { blankMaterial, cautions, compareRecipes, recipeById, type MaterialUse, type Recipe } from '#core/recipe'
-import { materialOf } from '#core/kit'
-import { sayMinutes, stateWord } from '#core/phrases'
+import { cautions, compareRecipes, recipeById, type Recipe } from '#core/recipe'
 import type { Figure } from '#core/reasons'
-import PieceToken from '../ui/PieceToken.vue'
-import HandSign from '../ui/HandSign.vue'
 import SourceMark from '../ui/SourceMark.vue'
-import CuePair from './CuePair.vue'
-import { swatchesOf } from './cueSwatch'
-import StripExample from './StripExample.vue'
-import StageDrawing from './StageDrawing.vue'
+import MethodStages from './MethodStages.vue'
+import MethodThings from './MethodThings.vue'
 
 /** A method as a spread of two sheets: what it is, its stages with drawings and cues, materials, and where practitioners differ. */
 const props = defineProps<{ recipe: Recipe }>()
@@ -19,37 +13,11 @@ const practice = computed(() => props.recipe.from && recipeById(props.recipe.fro
 const differs = computed(() => (practice.value ? compareRecipes(practice.value, props.recipe) : []))
 const told = (x: string | Figure | null) =>
   x === null ? 'nothing' : typeof x === 'string' ? x : `${x.value}${x.unit === 'count' ? '' : ` ${x.unit}`}`
-/** Minutes a piece spends at each station, stages by choice left out. */
-const stations = computed(() => {
-  const by = new Map<string, { name: string; minutes: number; waits: boolean }>()
-  for (const s of props.recipe.stages.filter((x) => !x.optional)) {
-    const name = s.station ?? 'ahead'
-    const now = by.get(name) ?? { name, minutes: 0, waits: true }
-    by.set(name, { name, minutes: now.minutes + s.minutes.value, waits: now.waits && !s.attended })
-  }
-  return [...by.values()]
-})
-const longest = computed(() => Math.max(...stations.value.map((s) => s.minutes)))
 const whites = { clear: 'clear', surface: tr('the surface'), white: 'white' }
 const sittings = computed(() => (props.recipe.stages.some((s) => s.then?.cures) ? 'two' : 'one'))
 const half = computed(() => Math.ceil(props.recipe.stages.length / 2))
 const sheets = computed(() => [props.recipe.stages.slice(0, half.value), props.recipe.stages.slice(half.value)])
 const hand = (ids: readonly (keyof typeof cautions)[]) => ids.map((c) => ({ where: tr(cautions[c].where), text: tr(cautions[c].text) }))
-const wait = (s: Recipe['stages'][number]) => {
-  if (!s.then || (!s.then.least.value && !s.then.most)) return ''
-  const { least, most, cures } = s.then
-  if (cures)
-    return tr('{0} least, {1} recommended', sayMinutes(props.recipe.cure!.minimum.value), sayMinutes(props.recipe.cure!.recommended.value))
-  if (most && least.value) return tr('{0} to {1} min', least.value, most.value)
-  return most ? tr('within {0} min', most.value) : tr('{0} at least', sayMinutes(least.value))
-}
-const amount = (m: MaterialUse): [string, Figure | undefined] => {
-  if (m.basis === 'area') return [tr('by area and coat'), m.held]
-  if (m.basis === 'strips') return [tr('by strips'), undefined]
-  if (m.basis === 'length') return [tr('{0} mm for each {1}', m.amount.value, m.per), m.amount]
-  const n = m.amount.value === 1 ? '1' : String(m.amount.value)
-  return [tr('{0} for each {1}', n, m.basis === 'person' && m.share && m.share.by !== 'each' ? m.share.by : m.basis), m.amount]
-}
 </script>
 <template>
   <div class="spread">
@@ -102,71 +70,8 @@ const amount = (m: MaterialUse): [string, Figure | undefined] => {
           <p class="small two">{{ $t('Labels and the house’s rules go before this.') }}</p>
         </div>
       </div>
-      <ol class="stages" :start="k * half + 1">
-        <li v-for="(s, i) in part" :key="s.id" :id="s.id">
-          <div class="strip">
-            <PieceToken v-if="s.makes" :state="s.makes" :size="30" :label="stateWord(s.makes, recipe.words)" /><i
-              v-else
-              class="ring"
-              aria-hidden="true"
-            />
-            <span class="small"
-              ><b v-if="s.makes">{{ stateWord(s.makes, recipe.words) }}</b></span
-            >
-          </div>
-          <div class="body">
-            <h3>
-              <small>{{ k * half + i + 1 }}</small> {{ $t(s.name) }}
-              <HandSign v-if="s.cautions.length" />
-            </h3>
-            <p class="small two">
-              {{ $t('{0}{1} min', s.attended ? '' : $t('a wait of '), s.minutes.value) }} <SourceMark :mark="s.minutes.mark" />{{
-                s.station ? `, ${s.station}` : ''
-              }}{{ s.optional ? $t(', only by choice') : '' }}
-            </p>
-            <CuePair :pass="s.pass" :fail="s.fail" :swatches="swatchesOf(s.id, recipe.from?.id ?? recipe.id)" />
-            <StripExample v-if="s.id === 'tape'" />
-            <p v-if="wait(s)" class="small lag">
-              <b>{{ $t('then {0}', wait(s)) }}</b> <SourceMark :mark="(s.then!.most ?? s.then!.least).mark" /> {{ $t(s.then!.why) }}
-            </p>
-          </div>
-          <StageDrawing :stage="s.id" :station="s.station" />
-        </li>
-      </ol>
-      <template v-if="k === 0">
-        <h2>{{ $t('Materials') }}</h2>
-        <ul class="lines">
-          <li v-for="m in recipe.materials" :key="m.material">
-            <span
-              ><b>{{ m.material === 'blank' ? $t('Blank') : $t(materialOf(m.material).name) }}</b>
-              <span class="small two">{{ $t(m.note) }}</span></span
-            ><span class="small"
-              >{{ amount(m)[0] }} <SourceMark v-if="amount(m)[1]" :mark="amount(m)[1]!.mark" />{{
-                m.optional ? $t(' by choice') : ''
-              }}</span
-            >
-          </li>
-        </ul>
-        <h2>
-          {{ $t('Stations') }} <span class="small two light">{{ $t('minutes a piece, one after another') }} <SourceMark mark="E" /></span>
-        </h2>
-        <ul class="stations">
-          <li v-for="x in stations" :key="x.name">
-            <b>{{ $t(x.name) }}</b><i
-              :class="{ wait: x.waits }"
-              :style="{ width: `${Math.max(2, (100 * x.minutes) / longest)}%` }"
-            /><span>{{ $t('{0} min', x.minutes) }}</span>
-          </li>
-        </ul>
-        <h2>{{ $t('Goes onto') }}</h2>
-        <ul class="lines">
-          <li v-for="(f, id) in recipe.surfaces" :key="id">
-            <b>{{ $t(blankMaterial(id)?.name ?? id) }}</b><span class="small"
-              >{{ f.fit }}: {{ $t(f.note) }} <SourceMark :mark="f.mark"
-            /></span>
-          </li>
-        </ul>
-      </template>
+      <MethodStages :recipe="recipe" :stages="part" :first="k * half + 1" />
+      <MethodThings v-if="k === 0" :recipe="recipe" />
       <template v-else>
         <h2>{{ $t('Where practitioners differ') }}</h2>
         <div v-for="s in recipe.schools" :key="s.id" class="school">
@@ -256,34 +161,6 @@ const amount = (m: MaterialUse): [string, Figure | undefined] => {
   scroll-margin-top: 20px;
   break-inside: avoid;
 }
-.strip {
-  border-inline-start: 2px solid var(--ink);
-  margin: -8px 0 -8px 15px;
-  padding-top: 6px;
-}
-.strip > :first-child {
-  margin-inline-start: -16px;
-  background: var(--stock);
-}
-.strip span {
-  display: block;
-  padding-inline-start: 6px;
-}
-.ring {
-  display: block;
-  width: 12px;
-  height: 12px;
-  border: 2px solid var(--ink);
-  border-radius: 50%;
-  margin-inline-start: -7px !important;
-}
-.body h3 small {
-  font: var(--t-small) var(--f-text);
-  color: var(--text-2);
-}
-.lag {
-  margin-top: 3px;
-}
 h2 {
   margin: 14px 0 4px;
   border-top: 2px solid var(--text);
@@ -293,29 +170,6 @@ h2 {
   border: 0;
   margin-top: 0;
   padding: 0;
-}
-.light {
-  font: 400 var(--t-small) var(--f-text);
-}
-.stations {
-  list-style: none;
-  padding: 0;
-  margin: 0;
-}
-.stations li {
-  display: grid;
-  grid-template-columns: 110px 1fr 70px;
-  gap: 10px;
-  align-items: center;
-  padding: 3px 0;
-}
-.stations i {
-  height: 14px;
-  background: var(--text-2);
-}
-.stations .wait {
-  background: var(--stock);
-  border: 1.5px solid var(--text-2);
 }
 .lines {
   list-style: none;
@@ -358,9 +212,6 @@ h2 {
   }
   .stages li {
     grid-template-columns: 40px minmax(0, 1fr);
-  }
-  .strip span {
-    display: none;
   }
   .hands {
     columns: 1;

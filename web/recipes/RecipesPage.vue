@@ -1,33 +1,31 @@
 <script setup lang="ts">
 import { t as tr } from '#core/language'
-import { computed, ref, watch } from 'vue'
+import { computed } from 'vue'
 import { useRoute } from 'vue-router'
 import { writeRecipe } from '#core/exchange'
 import { recipesOf } from '#core/house'
 import { recipeCard } from '#core/phrases'
-import { asNextVersion, belowPractice, compareRecipes, latestRecipe, recipeById, recipes, type OwnRecipe, type Recipe } from '#core/recipe'
-import { inZone } from '#core/time'
+import { asNextVersion, latestRecipe, recipeById, recipes, type OwnRecipe, type Recipe } from '#core/recipe'
 import { changed, inHouse, withPlaces } from '#core/workshop'
 import { api } from '../app/api'
 import { useDesk } from '../app/desk'
 import { useBringIn } from '../app/useBringIn'
+import { saveAs } from './saveAs'
 import LostPage from '../app/LostPage.vue'
 import SegmentChoice from '../ui/SegmentChoice.vue'
-import TrimSheet from '../ui/TrimSheet.vue'
-import RecipeEditor from './RecipeEditor.vue'
 import { useRecipeDraft } from './useRecipeDraft'
-import { useSwap } from './useSwap'
+import CompareRecipes from './CompareRecipes.vue'
+import DraftSheet from './DraftSheet.vue'
 
 /** Recipes of the house: begun from a method, versions kept, two compared, brought in and taken out as files and cards. */
 const route = useRoute()
 const desk = useDesk()
 const houseId = computed(() => String(route.params['house']))
 const house = computed(() => desk.house(houseId.value))
-const say = computed(() => house.value && desk.say(house.value))
 const own = computed(() => house.value?.recipes ?? [])
 const all = computed(() => (house.value ? recipesOf(house.value) : []))
 const drafting = useRecipeDraft(houseId)
-const { draft, recipe, problems, damaged } = drafting
+const { draft, damaged } = drafting
 const slug = (name: string) =>
   name
     .toLowerCase()
@@ -75,39 +73,6 @@ const put = (o: OwnRecipe, label: string) => change(o, null, o, label)
 const users = (o: OwnRecipe) =>
   desk.summaries.filter((w) => w.houseId === houseId.value && w.recipe.id === o.recipe && w.recipe.version === o.version)
 const takeOut = (o: OwnRecipe) => change(o, o, null, tr('{0} version {1} was taken out', o.name, o.version))
-/** The newest twenty workshops of the house: what another recipe means is worked out for those that are open. */
-const listed = computed(() => desk.summaries.filter((w) => w.houseId === houseId.value && !w.archivedAt).slice(-20))
-watch(listed, (list) => desk.want(list.map((w) => w.id)), { immediate: true })
-const openHere = computed(() => listed.value.flatMap((w) => desk.workshop(w.id) ?? []))
-
-/** Two recipes, or two versions, beside each other; and what taking the second means for a plan. */
-const keyOf = (r: Recipe) => `${r.id}@${r.version}`
-const left = ref('')
-const right = ref('')
-const pick = (key: string) => recipeById(key.split('@')[0]!, Number(key.split('@')[1]), all.value)
-const pair = computed(() => {
-  const [a, b] = [pick(left.value), pick(right.value)]
-  return a && b ? { a, b, rows: compareRecipes(a, b) } : undefined
-})
-const { swapped, problem: swapProblem } = useSwap(
-  computed(() => pair.value && house.value && { ...pair.value, house: house.value, now: inZone(desk.now, house.value.timeZone) }),
-  openHere,
-)
-const planned = computed(() =>
-  swapped.value.map((x) => ({
-    title: x.workshop.title,
-    lines: x.differences.slice(0, 5).map((d) => `${nameOf(d.key)} ${say.value!.difference(d)}`),
-  })),
-)
-const nameOf = (key: string) =>
-  key.startsWith('session/')
-    ? 'class'
-    : key.startsWith('packs/')
-      ? key.slice(6).replace(/-/g, ' ')
-      : ({ 'cost-bought': tr('a head'), earliest: tr('first rub'), recommended: tr('better from'), adults: 'adults' }[key] ?? key)
-const sayFigure = (x: string | { value: number; unit: string; mark: string } | null) =>
-  x === null ? '–' : typeof x === 'string' ? x : `${x.value} ${x.unit === 'count' ? '' : x.unit} (${x.mark})`
-
 const { incoming, problem, bringIn } = useBringIn(async (text) => (await api.lookAtRecipe(text)).recipe)
 function takeIn() {
   const o = incoming.value!
@@ -115,16 +80,7 @@ function takeIn() {
   const id = versions(o.recipe).length ? o.recipe : unique(o.recipe)
   put(asNextVersion(o, id, own.value), tr('{0} was brought in', o.name))
 }
-function download(name: string, text: string, type: string) {
-  const url = URL.createObjectURL(new Blob([text], { type }))
-  const a = document.createElement('a')
-  a.href = url
-  a.download = name
-  a.click()
-  URL.revokeObjectURL(url)
-}
-const card = (r: Recipe) => download(`${r.id}-v${r.version}.md`, recipeCard(r), 'text/markdown')
-const below = computed(() => (recipe.value && drafting.base.value ? belowPractice(recipe.value, drafting.base.value) : []))
+const card = (r: Recipe) => saveAs(`${r.id}-v${r.version}.md`, recipeCard(r), 'text/markdown')
 const made = (o: OwnRecipe) => recipeById(o.recipe, o.version, all.value)
 </script>
 <template>
@@ -141,37 +97,9 @@ const made = (o: OwnRecipe) => recipeById(o.recipe, o.version, all.value)
     </p>
     <p v-if="damaged" role="alert" class="watch">
       {{ $t('A recipe begun earlier in this browser can’t be read and was put aside.') }}
-      <v-btn @click="download('recipe-put-aside.txt', damaged, 'text/plain')">{{ $t('Save what is there') }}</v-btn>
+      <v-btn @click="saveAs('recipe-put-aside.txt', damaged, 'text/plain')">{{ $t('Save what is there') }}</v-btn>
     </p>
-    <TrimSheet v-if="draft" class="sheet">
-      <div class="between">
-        <h2>{{ draft.recipe ? $t('Next version of {0}', draft.name) : $t('A new recipe') }}</h2>
-        <span class="small two">{{ $t('from {0}, kept in this browser until it is made', drafting.base.value?.name) }}</span>
-      </div>
-      <div class="names">
-        <label
-          ><span class="label">{{ $t('Name') }}</span
-          ><input v-model="draft.name" class="field" maxlength="60"
-        /></label>
-        <label class="note"
-          ><span class="label">{{ $t('Why') }}</span
-          ><input v-model="draft.note" class="field" maxlength="400" :placeholder="$t('what you saw that made you change it')"
-        /></label>
-      </div>
-      <p v-for="p in problems" :key="p" role="alert" class="stop">{{ p }}</p>
-      <p v-if="below.length" class="watch">
-        <b>{{ $t('An experiment, for samples only:') }}</b> {{ $t('{0}. No group can be planned with it.', below.join('; ')) }}
-      </p>
-      <RecipeEditor :of="drafting" />
-      <div class="row">
-        <v-btn color="primary" variant="flat" :disabled="!recipe || !draft.name.trim()" @click="save">{{
-          below.length
-            ? $t('Keep it as an experiment')
-            : $t('Make version {0}', draft.recipe ? asNextVersion(draft, draft.recipe, own).version : 1)
-        }}</v-btn>
-        <v-btn @click="draft = undefined">{{ $t('Leave it') }}</v-btn>
-      </div>
-    </TrimSheet>
+    <DraftSheet v-if="draft" class="sheet" :of="drafting" :draft="draft" :own="own" @save="save" @leave="draft = undefined" />
     <template v-else>
       <section>
         <ul v-if="own.length" class="list">
@@ -202,7 +130,7 @@ const made = (o: OwnRecipe) => recipeById(o.recipe, o.version, all.value)
             <span class="row"
               ><v-btn @click="edit(o)">{{ $t('Next version') }}</v-btn
               ><v-btn v-if="made(o)" @click="card(made(o)!)">{{ $t('Card') }}</v-btn
-              ><v-btn @click="download(`${o.id}.json`, writeRecipe(o), 'application/json')">{{ $t('File') }}</v-btn
+              ><v-btn @click="saveAs(`${o.id}.json`, writeRecipe(o), 'application/json')">{{ $t('File') }}</v-btn
               ><v-btn :disabled="users(o).length > 0" :title="users(o).length ? $t('A plan was made with it') : ''" @click="takeOut(o)">{{
                 $t('Take out')
               }}</v-btn></span
@@ -225,50 +153,7 @@ const made = (o: OwnRecipe) => recipeById(o.recipe, o.version, all.value)
           <v-btn @click="incoming = undefined">{{ $t('Leave it') }}</v-btn>
         </p>
       </section>
-      <section>
-        <h2>{{ $t('Beside each other') }}</h2>
-        <div class="row">
-          <label
-            ><span class="label">{{ $t('This') }}</span
-            ><select v-model="left" class="field" :aria-label="$t('This recipe')">
-              <option value="">{{ $t('choose') }}</option>
-              <option v-for="r in all" :key="keyOf(r)" :value="keyOf(r)">{{ $t('{0}, version {1}', r.name, r.version) }}</option>
-            </select></label
-          ><label
-            ><span class="label">{{ $t('and this') }}</span
-            ><select v-model="right" class="field" :aria-label="$t('The other recipe')">
-              <option value="">{{ $t('choose') }}</option>
-              <option v-for="r in all" :key="keyOf(r)" :value="keyOf(r)">{{ $t('{0}, version {1}', r.name, r.version) }}</option>
-            </select></label
-          >
-          <v-btn v-if="pair" @click="card(pair.b)">{{ $t('Card of the second') }}</v-btn>
-        </div>
-        <template v-if="pair">
-          <p v-if="pair.rows.length === 0">{{ $t('They are the same.') }}</p>
-          <table v-else class="compare">
-            <thead>
-              <tr>
-                <th />
-                <th>{{ $t(pair.a.name) }} {{ pair.a.version }}</th>
-                <th>{{ $t(pair.b.name) }} {{ pair.b.version }}</th>
-              </tr>
-            </thead>
-            <tbody>
-              <tr v-for="r in pair.rows" :key="r.what">
-                <th>{{ r.what }}</th>
-                <td>{{ sayFigure(r.before) }}</td>
-                <td class="ink">{{ sayFigure(r.after) }}</td>
-              </tr>
-            </tbody>
-          </table>
-          <h3 class="gap">{{ $t('What the second means for open plans') }}</h3>
-          <p v-if="swapProblem" role="alert" class="stop">{{ $t('{0} Choose one of the two again.', swapProblem) }}</p>
-          <p v-else-if="planned.length === 0" class="two">{{ $t('No open plan is on a surface that it takes.') }}</p>
-          <p v-for="p in planned" :key="p.title">
-            <b>{{ $t(p.title) }}</b> {{ p.lines.join('; ') || $t('nothing that is counted') }}.
-          </p>
-        </template>
-      </section>
+      <CompareRecipes :house="house" />
     </template>
   </main>
 </template>
@@ -297,15 +182,6 @@ section {
   grid-template-columns: minmax(0, 1fr);
   gap: 12px;
 }
-.names {
-  display: grid;
-  grid-template-columns: 280px 1fr;
-  gap: 16px;
-  margin: 12px 0;
-}
-.names input {
-  width: 100%;
-}
 .list {
   list-style: none;
   padding: 0;
@@ -333,24 +209,7 @@ section {
   padding: 24px;
   color: var(--text-2);
 }
-.compare {
-  border-collapse: collapse;
-  width: 100%;
-}
-.compare th,
-.compare td {
-  text-align: start;
-  border-bottom: 1px solid var(--rule);
-  padding: 6px 12px 6px 0;
-  vertical-align: top;
-}
-.gap {
-  margin-top: 8px;
-}
 @media (max-width: 760px) {
-  .names {
-    grid-template-columns: 1fr;
-  }
   .list li {
     flex-direction: column;
     align-items: flex-start;

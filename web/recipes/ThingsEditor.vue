@@ -1,0 +1,141 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import { materialOf } from '#core/kit'
+import type { Figure } from '#core/reasons'
+import type { Recipe } from '#core/recipe'
+import ChangeMark from './ChangeMark.vue'
+import { editing } from './editing'
+import type { RecipeDraft } from './useRecipeDraft'
+
+/** What a recipe uses beside what its method uses, and things of the house's own. */
+const props = defineProps<{ of: RecipeDraft }>()
+const { base } = props.of
+const stages = computed(() => base.value!.stages)
+const { figureAt, textAt, setFigure } = editing(props.of)
+const amounts = computed(() => base.value!.materials.filter((m) => 'amount' in m) as (Recipe['materials'][number] & { amount: Figure })[])
+const thing = ref({ material: '', note: '', basis: 'person' as const, amount: 1, stage: '' })
+const bases = ['person', 'table', 'room', 'blank'] as const
+function addThing() {
+  if (!thing.value.material.trim()) return
+  props.of.add({ ...thing.value, material: thing.value.material.trim(), stage: thing.value.stage || stages.value[0]!.id })
+  thing.value = { material: '', note: '', basis: 'person', amount: 1, stage: '' }
+}
+const value = (e: Event) => (e.target as HTMLInputElement).value
+</script>
+<template>
+  <div>
+    <h3 class="gap">{{ $t('Things') }}</h3>
+    <ul class="things">
+      <li v-for="m in amounts" :key="m.material" :class="{ gone: of.dropped(`materials/${m.material}`) }">
+        <b>{{ m.material === 'blank' ? $t('Blank') : $t(materialOf(m.material).name) }}</b>
+        <label
+          ><span class="sr">{{ $t('how many {0}', materialOf(m.material).name) }}</span
+          ><input
+            class="field num"
+            inputmode="decimal"
+            :disabled="of.dropped(`materials/${m.material}`)"
+            :value="figureAt(`materials/${m.material}/amount`, m.amount)"
+            @change="setFigure(`materials/${m.material}/amount`, value($event), m.amount)" /></label
+        ><input
+          class="field"
+          maxlength="80"
+          :aria-label="$t('Note on {0}', materialOf(m.material).name)"
+          :value="textAt(`materials/${m.material}/note`, m.note)"
+          @change="of.set(`materials/${m.material}/note`, value($event).trim() || m.note, m.note)"
+        /><span class="small two">{{ $t('{0}for each {1}', m.amount.unit === 'mm' ? $t('mm ') : '', 'per' in m ? m.per : m.basis) }}</span>
+        <ChangeMark :differs="figureAt(`materials/${m.material}/amount`, m.amount) !== m.amount.value" :practice="`${m.amount.value}`" />
+        <v-checkbox
+          :model-value="!of.dropped(`materials/${m.material}`)"
+          :label="$t('we use it')"
+          @update:model-value="of.drop(`materials/${m.material}`, !$event)"
+        />
+      </li>
+      <li v-for="a in of.added.value" :key="a.material">
+        <b>{{ a.material }}</b><span>{{ a.amount }}</span
+        ><span class="small two">{{ $t('for each {0}', a.basis) }}</span
+        ><ChangeMark differs practice="not used" /><v-btn @click="of.takeOut(a.material)">{{ $t('Take out') }}</v-btn>
+      </li>
+    </ul>
+    <form class="more" @submit.prevent="addThing">
+      <label
+        ><span class="label">{{ $t('One thing more') }}</span
+        ><input v-model="thing.material" class="field" maxlength="60" :placeholder="$t('soft roller')"
+      /></label>
+      <label
+        ><span class="label">{{ $t('how many') }}</span
+        ><input v-model.number="thing.amount" class="field num" type="number" min="0" max="1000" step="any"
+      /></label>
+      <label
+        ><span class="label">{{ $t('for each') }}</span
+        ><select v-model="thing.basis" class="field">
+          <option v-for="b in bases" :key="b">{{ b }}</option>
+        </select></label
+      >
+      <label
+        ><span class="label">{{ $t('used at') }}</span
+        ><select v-model="thing.stage" class="field">
+          <option v-for="s in stages" :key="s.id" :value="s.id">{{ $t(s.name) }}</option>
+        </select></label
+      >
+      <v-btn type="submit">{{ $t('Add it') }}</v-btn>
+    </form>
+  </div>
+</template>
+<style scoped>
+.gap {
+  border-top: 2px solid var(--text);
+  margin-top: 16px;
+  padding-top: 8px;
+}
+.num {
+  width: 84px;
+}
+ul {
+  list-style: none;
+  padding: 0;
+  margin: 0;
+}
+.stages li {
+  display: grid;
+  grid-template-columns: 200px 100px 100px 1fr 1fr;
+  gap: 10px;
+  padding: 8px 0;
+  border-bottom: 1px solid var(--rule);
+  align-items: start;
+}
+.stages li label:nth-of-type(1) {
+  grid-column: 2;
+}
+.gone > b {
+  text-decoration: line-through;
+  color: var(--text-2);
+}
+.things li {
+  display: grid;
+  grid-template-columns: 180px 90px minmax(120px, 1fr) 110px 130px auto;
+  gap: 10px;
+  align-items: center;
+  border-bottom: 1px solid var(--rule);
+  min-height: 52px;
+}
+.more {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 10px;
+  align-items: end;
+  margin-top: 10px;
+}
+@media (max-width: 900px) {
+  .stages li,
+  .things li {
+    grid-template-columns: 1fr 1fr;
+  }
+  .stages li > * {
+    grid-column: auto !important;
+  }
+}
+.gone > b {
+  text-decoration: line-through;
+  color: var(--text-2);
+}
+</style>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t as tr } from '#core/language'
 import { computed, ref, watch } from 'vue'
 import type { Evidence, Ranked, Together } from '#core/clinic'
 import SourceMark from '../ui/SourceMark.vue'
@@ -13,6 +14,7 @@ watch(
   () => (one.value = 0),
 )
 const blocks = (list: readonly Evidence[]) => list.reduce((sum, e) => sum + Math.abs(e.weight), 0)
+const low = (r: Ranked) => tr(r.cause.name).toLowerCase()
 </script>
 <template>
   <div>
@@ -27,9 +29,8 @@ const blocks = (list: readonly Evidence[]) => list.reduce((sum, e) => sum + Math
     </div>
     <p v-if="pairs.length" class="pairs">
       <b>{{ $t('More likely two things at once:') }}</b>
-      <template v-for="(t, k) in pairs" :key="k">{{
-        $t('{0}{1} and {2}', k ? $t('; or ') : ' ', $t(t.two[0].cause.name).toLowerCase(), $t(t.two[1].cause.name).toLowerCase())
-      }}</template>. <SourceMark mark="E" />
+      <template v-for="(t, k) in pairs" :key="k">{{ $t('{0}{1} and {2}', k ? $t('; or ') : ' ', low(t.two[0]), low(t.two[1])) }}</template>.
+      <SourceMark mark="E" />
     </p>
     <div role="radiogroup" :aria-label="$t('Causes')">
       <button

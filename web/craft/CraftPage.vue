@@ -50,6 +50,10 @@ watch(
   },
   { immediate: true },
 )
+const counted = computed(() => {
+  const n = results.value.length
+  return n ? `${n} ${n === 1 ? tr('passage') : tr('passages')}` : tr('Nothing')
+})
 </script>
 <template>
   <LostPage v-if="!shown && !['schools', 'surfaces', 'cautions'].includes(section)" />
@@ -85,13 +89,7 @@ watch(
     </p>
     <section v-if="query" class="leaf" aria-live="polite">
       <h2>
-        {{
-          $t(
-            '{0} for “{1}”',
-            results.length ? `${results.length} ${results.length === 1 ? $t('passage') : $t('passages')}` : $t('Nothing'),
-            query,
-          )
-        }}
+        {{ $t('{0} for “{1}”', counted, query) }}
       </h2>
       <ul class="results">
         <li v-for="(p, i) in results" :key="i">

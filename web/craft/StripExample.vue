@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { t as tr } from '#core/language'
+import { computed } from 'vue'
 import { isRefusal, readInput } from '#core/reasons'
 import { layStrips, tapeInput, type StripLayout } from '#core/tape'
 import StripDrawing from '../ui/StripDrawing.vue'
@@ -12,23 +14,26 @@ const lay = (marginMm: number, size: { widthMm: number; lengthMm: number }): Str
 }
 const best = lay(5, picture)
 const small = [5, 2].map((m) => lay(m, { widthMm: 44, lengthMm: 60 })?.strips)
+const example = computed(() => {
+  if (!best) return ''
+  const { strips, stripLengthMm, direction, tapeMm, slackMm } = best
+  return tr(
+    'A picture of 102 × 152 mm, tape of 48 mm, overlap 12, margin 5: {0} strips of {1} mm {2}, {3} mm of tape, {4} mm to slide the seams off the middle and off faces. A film of 44 × 60 mm needs {5} strips, or {6} if the margin is 2 mm.',
+    strips,
+    stripLengthMm,
+    direction,
+    tapeMm,
+    slackMm,
+    small[0],
+    small[1],
+  )
+})
 </script>
 <template>
   <div v-if="best" class="example">
     <StripDrawing class="drawn" :layout="best" :picture="{ widthMm: 102, heightMm: 152 }" drawing="ferry" :boxes="[]" />
     <p class="small two">
-      {{
-        $t(
-          'A picture of 102 × 152 mm, tape of 48 mm, overlap 12, margin 5: {0} strips of {1} mm {2}, {3} mm of tape, {4} mm to slide the seams off the middle and off faces. A film of 44 × 60 mm needs {5} strips, or {6} if the margin is 2 mm.',
-          best.strips,
-          best.stripLengthMm,
-          best.direction,
-          best.tapeMm,
-          best.slackMm,
-          small[0],
-          small[1],
-        )
-      }}
+      {{ example }}
     </p>
   </div>
 </template>

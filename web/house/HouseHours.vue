@@ -25,6 +25,11 @@ const hour = (d: Weekday, field: 'from' | 'to', value: string) => {
   const after = { ...span, [field]: value }
   if (isClock(value) && after.from < after.to) set(inHouse.hours[d], after, tr('{0} became {1} to {2}', names[d], after.from, after.to))
 }
+/** From six in the morning to eleven at night. */
+const barOf = ({ from, to }: { from: string; to: string }) => {
+  const at = (clock: string) => (100 * (Number(clock.slice(0, 2)) + Number(clock.slice(3)) / 60 - 6)) / 17
+  return { left: `${at(from)}%`, right: `${100 - at(to)}%` }
+}
 </script>
 <template>
   <section>
@@ -50,12 +55,7 @@ const hour = (d: Weekday, field: 'from' | 'to', value: string) => {
             :aria-label="$t('{0} from', names[d])"
             :value="house.hours[d].from"
             @change="hour(d, 'from', ($event.target as HTMLInputElement).value)"
-          /><i class="bar" aria-hidden="true"
-            ><i
-              :style="{
-                left: `${(100 * (parseInt(house.hours[d].from) - 6)) / 17}%`,
-                right: `${100 - (100 * (parseInt(house.hours[d].to) + Number(house.hours[d].to.slice(3)) / 60 - 6)) / 17}%`,
-              }" /></i
+          /><i class="bar" aria-hidden="true"><i :style="barOf(house.hours[d])" /></i
           ><input
             type="time"
             step="900"

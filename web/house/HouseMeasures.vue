@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t as tr } from '#core/language'
 import type { House } from '#core/house'
 import { currencies } from '#core/units'
 import { change, inHouse, type Change, type Path } from '#core/workshop'
@@ -9,19 +10,17 @@ const props = defineProps<{ house: House }>()
 const emit = defineEmits<{ change: [changes: Change[], label: string] }>()
 const set = <V,>(path: Path<V>, after: NoInfer<V>, label: string) => emit('change', [change(props.house, path, after)], label)
 const zones = Intl.supportedValuesOf('timeZone')
+const rename = (e: Event) => {
+  const name = (e.target as HTMLInputElement).value.trim()
+  if (name) set(inHouse.name, name, tr('the house was renamed'))
+}
 </script>
 <template>
   <section>
     <h3>{{ $t('Measures') }}</h3>
     <label
       ><span class="label">{{ $t('Name') }}</span
-      ><input
-        :value="house.name"
-        maxlength="80"
-        @change="
-          ($event.target as HTMLInputElement).value.trim() &&
-          set(inHouse.name, ($event.target as HTMLInputElement).value.trim(), $t('the house was renamed'))
-        "
+      ><input :value="house.name" maxlength="80" @change="rename($event)"
     /></label>
     <SegmentChoice
       :label="$t('Units')"

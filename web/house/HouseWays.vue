@@ -23,6 +23,7 @@ const choose = (recipe: string, s: School, o: string) => {
   const ways = { ...props.house.recipeChoices[recipe], [s.id]: o }
   set(inHouse.recipeChoices, { ...props.house.recipeChoices, [recipe]: ways }, tr('{0} became {1}', s.question.toLowerCase(), o))
 }
+const own = computed(() => Object.keys(props.house.figures ?? {}).length)
 </script>
 <template>
   <section>
@@ -32,9 +33,7 @@ const choose = (recipe: string, s: School, o: string) => {
     <div class="row">
       <SegmentChoice :label="$t('Printers here')" :model-value="printers" :options="printerWays" @update:model-value="setPrinters" />
       <router-link class="own" :to="`/house/${house.id}/figures`">{{
-        Object.keys(house.figures ?? {}).length
-          ? $t('Figures: {0} of your own', Object.keys(house.figures ?? {}).length)
-          : $t('All figures, yours to set')
+        own ? $t('Figures: {0} of your own', own) : $t('All figures, yours to set')
       }}</router-link>
       <router-link class="own" :to="`/house/${house.id}/recipes`">{{
         house.recipes?.length ? $t('{0} of your own', house.recipes.length) : $t('Make your own recipe')

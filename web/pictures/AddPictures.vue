@@ -100,6 +100,10 @@ const who = (id: string) => {
 const failed = computed(() => mine.value.filter((u) => u.state === 'failed').length)
 const done = computed(() => mine.value.reduce((sum, u) => sum + u.sent, 0))
 defineExpose({ choose })
+const foundText = computed(() => {
+  const n = fromRoster.value?.found ?? 0
+  return tr('{0} {1} found {2}', n, n === 1 ? tr('picture') : tr('pictures'), n === 1 ? tr('its owner') : tr('their owners'))
+})
 </script>
 <template>
   <div class="drop" :class="{ over }" @dragover.prevent="over = true" @dragleave="over = false" @drop.prevent="dropped">
@@ -116,14 +120,7 @@ defineExpose({ choose })
     />
     <div v-if="fromRoster || rosterProblem" class="list" role="status">
       <p v-if="fromRoster" class="small">
-        <b>{{
-          $t(
-            '{0} {1} found {2}',
-            fromRoster.found,
-            fromRoster.found === 1 ? $t('picture') : $t('pictures'),
-            fromRoster.found === 1 ? $t('its owner') : $t('their owners'),
-          )
-        }}</b>
+        <b>{{ foundText }}</b>
         {{ $t('in {0}.', fromRoster.file) }}
         <span v-if="fromRoster.absent.length" class="watch">{{ $t('Not among the files: {0}.', few(fromRoster.absent)) }}</span>{{ ' ' }}
         <span v-if="fromRoster.unclear.length" class="watch">{{ $t('Not one person in the group: {0}.', few(fromRoster.unclear)) }}</span>

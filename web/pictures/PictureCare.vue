@@ -25,6 +25,10 @@ function give(to: string) {
     to ? tr('the picture is {0}’s', owner?.name ?? tr('seat {0}', owner?.seat)) : tr('it is a house picture'),
   )
 }
+const keepUntil = (e: Event) => {
+  const day = (e.target as HTMLInputElement).value
+  if (isDate(day)) set(here.value.deleteOn, day, tr('the day it is erased changed'))
+}
 </script>
 <template>
   <div class="tools care">
@@ -42,15 +46,9 @@ function give(to: string) {
     />
     <label
       ><span class="label">{{ $t('Erased on') }}</span
-      ><input
-        class="field"
-        type="date"
-        v-steady="erased.date"
-        @change="
-          isDate(($event.target as HTMLInputElement).value) &&
-          set(here.deleteOn, ($event.target as HTMLInputElement).value, $t('the day it is erased changed'))
-        "
-      /><span class="small two until">{{ erasedBecause(erased.from) }}</span></label
+      ><input class="field" type="date" v-steady="erased.date" @change="keepUntil($event)" /><span class="small two until">{{
+        erasedBecause(erased.from)
+      }}</span></label
     >
     <v-btn v-if="erased.from === 'set'" @click="set(here.deleteOn, null, $t('the day it is erased follows the classes'))">{{
       $t('With the classes')

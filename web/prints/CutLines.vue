@@ -80,14 +80,13 @@ function moveApart(on: Drawn[], axis: 'x' | 'y') {
     }
   })
 }
+const frame = computed(() => {
+  const px = (n: number) => `${n}px`
+  return { left: px(-pad), top: px(-pad), width: px(w.value + 2 * pad), height: px(h.value + 2 * pad) }
+})
 </script>
 <template>
-  <svg
-    class="cuts"
-    :viewBox="`${-pad} ${-pad} ${w + 2 * pad} ${h + 2 * pad}`"
-    :style="{ left: `${-pad}px`, top: `${-pad}px`, width: `${w + 2 * pad}px`, height: `${h + 2 * pad}px` }"
-    aria-hidden="true"
-  >
+  <svg class="cuts" :viewBox="`${-pad} ${-pad} ${w + 2 * pad} ${h + 2 * pad}`" :style="frame" aria-hidden="true">
     <g v-for="d in drawn" :key="d.number" :class="{ first: d.number === 1 }">
       <path :d="`M${d.x1} ${d.y1}L${d.x2} ${d.y2}`" class="line" />
       <path v-if="d.edge === 'left' || d.edge === 'right'" :d="`M${d.edge === 'left' ? d.x1 : d.x2} ${d.y1}L${d.x} ${d.y}`" class="line" />

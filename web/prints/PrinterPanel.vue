@@ -64,6 +64,12 @@ const checks = computed(() => [
   { ok: props.printer?.paper === props.plan.print.paper.id, text: tr('{0} in the tray', props.plan.print.paper.name) },
 ])
 const job = (j: Job) => `${j.printed} ${tr(j.printed === 1 ? 'sheet' : 'sheets')}${j.stopped ? `, ${words[j.stopped].toLowerCase()}` : ''}`
+const pressText = computed(() => {
+  const n = props.sheets.length
+  if (n === 0) return tr('Nothing to print')
+  if (n > mostSheetsAtOnce) return tr('Print the first {0} of {1} sheets', mostSheetsAtOnce, n)
+  return tr('Print {0} {1}', n, n === 1 ? tr('sheet') : tr('sheets'))
+})
 </script>
 <template>
   <section class="panel" :aria-label="$t('Printer')">
@@ -140,13 +146,7 @@ const job = (j: Job) => `${j.printed} ${tr(j.printed === 1 ? 'sheet' : 'sheets')
       :variant="sheets.length ? 'flat' : 'outlined'"
       :disabled="sheets.length === 0 || busy || !printer"
       @click="emit('print')"
-      >{{
-        sheets.length === 0
-          ? $t('Nothing to print')
-          : sheets.length > mostSheetsAtOnce
-            ? $t('Print the first {0} of {1} sheets', mostSheetsAtOnce, sheets.length)
-            : $t('Print {0} {1}', sheets.length, sheets.length === 1 ? $t('sheet') : $t('sheets'))
-      }}</v-btn
+      >{{ pressText }}</v-btn
     >
     <p v-if="sheets.length && printer" class="small two end">
       {{ $t('one PDF, about {0} min', minutesFor(printer.ink, Math.min(sheets.length, mostSheetsAtOnce))) }} <SourceMark mark="E" />{{

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t as tr } from '#core/language'
 import { computed, ref, watch } from 'vue'
 import { useDisplay } from 'vuetify'
 import { papers, type PaperId } from '#core/house'
@@ -67,6 +68,11 @@ const parts = computed(() =>
 /** Of several designs each has sheets of its own. */
 const ofDesign = computed(() => (props.plan.designs.length > 1 ? `&design=${props.plan.design}` : ''))
 const pdf = (more = '') => `/api/workshops/${props.workshop}/prints.pdf?steps=${props.layout.steps}${ofDesign.value}${more}`
+const fills = computed(() => {
+  const whole = props.layout.wholeLeft
+  const left = whole > 0.2 ? tr('; {0} % of the last stays whole', Math.round(whole * 100)) : ''
+  return tr('{0} prints and their gutters fill {1}{2}.', props.prints.length, props.layout.fills.toFixed(1), left)
+})
 </script>
 <template>
   <p class="many">{{ sheets.length }} {{ sheets.length === 1 ? $t('sheet') : $t('sheets') }}</p>
@@ -77,15 +83,7 @@ const pdf = (more = '') => `/api/workshops/${props.workshop}/prints.pdf?steps=${
         : fewest
           ? $t('No fewer are possible.')
           : $t('At least {0}.', layout.lowerBound)
-    }}</b>{{ ' '
-    }}<span class="two small">{{
-      $t(
-        '{0} prints and their gutters fill {1}{2}.',
-        prints.length,
-        layout.fills.toFixed(1),
-        layout.wholeLeft > 0.2 ? $t('; {0} % of the last stays whole', Math.round(layout.wholeLeft * 100)) : '',
-      )
-    }}</span>
+    }}</b>{{ ' ' }}<span class="two small">{{ fills }}</span>
   </p>
   <div v-if="share < 1" class="small progress" role="status">
     <span class="steps"><i v-for="n in 20" :key="n" :class="{ on: n <= share * 20 }" /></span>

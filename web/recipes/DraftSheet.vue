@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t as tr } from '#core/language'
 import { computed } from 'vue'
 import { asNextVersion, belowPractice, type OwnRecipe } from '#core/recipe'
 import TrimSheet from '../ui/TrimSheet.vue'
@@ -12,6 +13,11 @@ const { recipe, problems, base } = props.of
 const said = (field: 'name' | 'note') => computed({ get: () => props.draft[field], set: (text) => (props.of.draft.value![field] = text) })
 const [name, note] = [said('name'), said('note')]
 const below = computed(() => (recipe.value && base.value ? belowPractice(recipe.value, base.value) : []))
+const keepAs = computed(() => {
+  const { draft, own } = props
+  if (below.value.length) return tr('Keep it as an experiment')
+  return tr('Make version {0}', draft.recipe ? asNextVersion(draft, draft.recipe, own).version : 1)
+})
 </script>
 <template>
   <TrimSheet>
@@ -35,11 +41,7 @@ const below = computed(() => (recipe.value && base.value ? belowPractice(recipe.
     </p>
     <RecipeEditor :of="of" />
     <div class="row">
-      <v-btn color="primary" variant="flat" :disabled="!recipe || !draft.name.trim()" @click="emit('save')">{{
-        below.length
-          ? $t('Keep it as an experiment')
-          : $t('Make version {0}', draft.recipe ? asNextVersion(draft, draft.recipe, own).version : 1)
-      }}</v-btn>
+      <v-btn color="primary" variant="flat" :disabled="!recipe || !draft.name.trim()" @click="emit('save')">{{ keepAs }}</v-btn>
       <v-btn @click="emit('leave')">{{ $t('Leave it') }}</v-btn>
     </div>
   </TrimSheet>

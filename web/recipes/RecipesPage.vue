@@ -82,6 +82,11 @@ function takeIn() {
 }
 const card = (r: Recipe) => saveAs(`${r.id}-v${r.version}.md`, recipeCard(r), 'text/markdown')
 const made = (o: OwnRecipe) => recipeById(o.recipe, o.version, all.value)
+const told = (o: OwnRecipe) => {
+  const n = o.edits.length
+  const from = latestRecipe(o.base.id)?.name ?? o.base.id
+  return tr('from {0}, {1} {2}{3}', from, n, n === 1 ? tr('difference') : tr('differences'), o.note ? `: ${o.note}` : '')
+}
 </script>
 <template>
   <LostPage v-if="!house" />
@@ -106,15 +111,7 @@ const made = (o: OwnRecipe) => recipeById(o.recipe, o.version, all.value)
           <li v-for="o in own" :key="o.id">
             <span
               ><b class="name">{{ $t(o.name) }}</b> {{ $t('version {0}', o.version) }}
-              <span class="small two">{{
-                $t(
-                  'from {0}, {1} {2}{3}',
-                  latestRecipe(o.base.id)?.name ?? o.base.id,
-                  o.edits.length,
-                  o.edits.length === 1 ? $t('difference') : $t('differences'),
-                  o.note ? `: ${o.note}` : '',
-                )
-              }}</span>
+              <span class="small two">{{ told(o) }}</span>
               <b v-if="made(o)?.below?.length" class="watch"> {{ $t('experiment') }}</b>
               <span v-if="users(o).length" class="small two">
                 {{

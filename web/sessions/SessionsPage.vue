@@ -57,6 +57,11 @@ const done = (errand: string) =>
   bench.set(inWorkshop.errandsDone(errand), workshop.value!.errandsDone.includes(errand) ? null : errand, tr('an errand was ticked'))
 const take = (r: Remedy) => r.changes.length && bench.act('way-out', say.value!.remedy(r).toLowerCase(), r.changes)
 const wide = useMediaQuery('(min-width: 761px)')
+const curing = computed(() => {
+  const [c, s] = [cure.value!, say.value!]
+  const least = [s.at(c.earliestAt), s.minutes(c.requiredMin)]
+  return tr('Earliest {0} ({1}), better from {2} ({3}).', ...least, s.at(c.recommendedAt), s.minutes(c.recommendedMin))
+})
 </script>
 <template>
   <LostPage v-if="!workshop || !house || !plan || !say" />
@@ -92,15 +97,7 @@ const wide = useMediaQuery('(min-width: 761px)')
         ><b :class="{ ready: 'ok', risky: 'watch', 'too soon': 'stop' }[cure.verdict]">{{
           cure.verdict === 'ready' ? $t('Ready by then.') : cure.verdict === 'risky' ? $t('Risky by then.') : $t('Too soon.')
         }}</b>
-        {{
-          $t(
-            'Earliest {0} ({1}), better from {2} ({3}).',
-            say.at(cure.earliestAt),
-            say.minutes(cure.requiredMin),
-            say.at(cure.recommendedAt),
-            say.minutes(cure.recommendedMin),
-          )
-        }}</template
+        {{ curing }}</template
       ><template v-else>{{ $t('Nothing has to cure between classes.') }}</template>
       <span class="two">&ensp;{{ $t('Drag a class along the time, or choose it and use the arrow keys.') }}</span>
     </p>

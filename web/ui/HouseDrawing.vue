@@ -2,6 +2,18 @@
 import type { Drawing } from '#core/workshop'
 /** The project's own drawings, one a workshop. */
 defineProps<{ drawing: Drawing; width?: number }>()
+/** Leaves of the kelp: where, and to which side. */
+const leaves = [
+  [22, 50, -1],
+  [21, 36, 1],
+  [22, 20, -1],
+  [48, 52, 1],
+  [51, 38, -1],
+  [51, 22, 1],
+  [79, 50, 1],
+  [77, 36, -1],
+  [76, 22, 1],
+] as const
 </script>
 <template>
   <svg
@@ -38,21 +50,7 @@ defineProps<{ drawing: Drawing; width?: number }>()
     </g>
     <g v-else-if="drawing === 'kelp'">
       <path d="M22 64C26 44 16 28 24 6M50 64c-5-20 6-36 0-60M78 64c4-18-6-34-1-56" />
-      <path
-        v-for="(p, i) in [
-          [22, 50, -1],
-          [21, 36, 1],
-          [22, 20, -1],
-          [48, 52, 1],
-          [51, 38, -1],
-          [51, 22, 1],
-          [79, 50, 1],
-          [77, 36, -1],
-          [76, 22, 1],
-        ]"
-        :key="i"
-        :d="`M${p[0]} ${p[1]}q${p[2]! * 6} -10 ${p[2]! * 14} -8q${p[2]! * -2} 9 ${p[2]! * -14} 8`"
-      />
+      <path v-for="(p, i) in leaves" :key="i" :d="`M${p[0]} ${p[1]}q${p[2]! * 6} -10 ${p[2]! * 14} -8q${p[2]! * -2} 9 ${p[2]! * -14} 8`" />
     </g>
     <g v-else-if="drawing === 'heron'">
       <path

@@ -23,6 +23,12 @@ const size = (turned: boolean) => {
   const [w, h] = turned ? [heightMm, widthMm] : [widthMm, heightMm]
   return { w: w * k.value, h: h * k.value }
 }
+const boxOf = (p: { xMm: number; yMm: number; turned: boolean }) => {
+  const { w, h } = size(p.turned)
+  return { left: `${p.xMm * k.value}px`, bottom: `${p.yMm * k.value}px`, width: `${w}px`, height: `${h}px` }
+}
+const motif = (turned: boolean) =>
+  Math.min(size(turned).w * 0.85, size(turned).h * 1.2) * (props.outline && props.outline !== 'straight' ? 0.75 : 1)
 </script>
 <template>
   <span
@@ -32,14 +38,10 @@ const size = (turned: boolean) => {
     :style="{ width: `${paper.widthMm * k}px`, height: `${paper.heightMm * k}px` }"
   >
     <i class="edge" :style="{ inset: `${margin * k}px` }" />
-    <span
-      v-for="(p, i) in grid.places"
-      :key="i"
-      class="print"
-      :style="{ left: `${p.xMm * k}px`, bottom: `${p.yMm * k}px`, width: `${size(p.turned).w}px`, height: `${size(p.turned).h}px` }"
+    <span v-for="(p, i) in grid.places" :key="i" class="print" :style="boxOf(p)"
       ><PieceEdge :outline="outline ?? 'straight'" :mirrored="mirrored" /><HouseDrawing
         :drawing="drawing"
-        :width="Math.min(size(p.turned).w * 0.85, size(p.turned).h * 1.2) * (outline && outline !== 'straight' ? 0.75 : 1)"
+        :width="motif(p.turned)"
         :style="{ transform: `${p.turned ? 'rotate(90deg)' : ''} ${mirrored ? 'scaleX(-1)' : ''}` }"
     /></span>
   </span>

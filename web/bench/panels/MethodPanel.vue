@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import { t as tr } from '#core/language'
-import { computed, ref } from 'vue'
+import { computed } from 'vue'
 import type { Row } from '#core/finder'
-import { recipeById, roomStations, type Option, type School, type Whites } from '#core/recipe'
+import { recipeById, type Whites } from '#core/recipe'
 import { recipesOf } from '#core/house'
-import { allowed, change, inWorkshop } from '#core/workshop'
+import { allowed, inWorkshop } from '#core/workshop'
 import SegmentChoice from '../../ui/SegmentChoice.vue'
 import BecauseFigure from '../../ui/BecauseFigure.vue'
 import SourceMark from '../../ui/SourceMark.vue'
@@ -12,6 +12,7 @@ import CuePair from '../../craft/CuePair.vue'
 import FinderRows from '../../method/FinderRows.vue'
 import { useFinder } from '../useFinder'
 import type { Bench } from '../useBench'
+import SchoolChoice from './SchoolChoice.vue'
 
 const props = defineProps<{ bench: Bench }>()
 const plan = computed(() => props.bench.plan.value!)
@@ -32,58 +33,16 @@ const summary = computed(() => {
 })
 const take = (r: Row) =>
   props.bench.act('method', tr('{0} became {1}', recipe.value.name.toLowerCase(), r.recipe.name.toLowerCase()), r.changes)
-const choose = (s: School, o: string) => props.bench.set(at.value.choices(s.id), o, tr('{0} became {1}', s.question.toLowerCase(), o))
-const chosen = (s: School) => plan.value.chosen.find((c) => c.school.id === s.id)!
-const allSchools = ref(false)
-const schools = computed(() => (allSchools.value ? recipe.value.schools : recipe.value.schools.slice(0, 6)))
 const allow = computed(() => allowed(w.value))
 const may = (h: 'heat' | 'spray' | 'blade', on: boolean) =>
   props.bench.set(inWorkshop.choices.allow, { ...allow.value, [h]: on }, tr('{0} is {1}', h, on ? tr('allowed') : tr('not allowed')))
-/** Places at the stations that any method on this table works at; empty is not known, and then not judged. */
-const stations = computed(() => {
-  const used = new Set(recipesOf(props.bench.house.value!).flatMap((r) => r.stages.map((s) => s.station)))
-  return roomStations.filter((s) => used.has(s.id))
-})
-const typed = ref<Record<string, string>>({})
-const stationText = (id: string) => typed.value[id] ?? String(w.value.choices.stations?.[id] ?? '')
-const wrongStation = (id: string) => !/^\s*([0-9]|[1-5][0-9]|60)?\s*$/.test(stationText(id))
-function atHand(id: string, name: string, raw: string) {
-  typed.value = { ...typed.value, [id]: raw }
-  if (wrongStation(id)) return
-  const rest = Object.fromEntries(Object.entries(w.value.choices.stations ?? {}).filter(([k]) => k !== id))
-  const now = raw.trim() === '' ? rest : { ...rest, [id]: Number(raw) }
-  delete typed.value[id]
-  props.bench.set(inWorkshop.choices.stations, Object.keys(now).length ? now : null, `${name}: ${raw.trim() || tr('not said')}`)
-}
 const wish = (x: Whites | 'any') => props.bench.set(at.value.whites, x === 'any' ? null : x, tr('whites wanted: {0}', x))
-/** What another option would change, before it is chosen. */
-const effects = computed(() =>
-  Object.fromEntries(
-    schools.value.map((s) => [
-      s.id,
-      s.options
-        .filter((o) => o.id !== chosen(s).option.id)
-        .map((o) => say1(s, o))
-        .filter(Boolean)
-        .slice(0, 2)
-        .join('; '),
-    ]),
-  ),
-)
-/** Steps that an option puts in or takes out, against what is chosen now. */
-function stepsOf(o: Option, s: School): string {
-  const named = (kind: 'include-stage' | 'exclude-stage', of: Option) =>
-    of.effects.flatMap((e) => (e.kind === kind ? [tr(recipe.value.stages.find((x) => x.id === e.stage)?.name.toLowerCase() ?? '')] : []))
-  const now = chosen(s).option
-  const more = [...named('include-stage', o), ...named('exclude-stage', now)].filter((x) => !named('include-stage', now).includes(x))
-  const fewer = [...named('exclude-stage', o), ...named('include-stage', now)].filter((x) => !named('include-stage', o).includes(x))
-  return [more.length && `+ ${more.join(', ')}`, fewer.length && tr('without {0}', fewer.join(', '))].filter(Boolean).join('; ')
-}
-function say1(s: School, o: Option): string {
-  const e = props.bench.effect({ changes: [change(w.value, at.value.choices(s.id), o.id)] })
-  const steps = stepsOf(o, s)
-  return e || steps ? `${tr(o.name)}: ${[steps, e].filter(Boolean).join(', ')}` : ''
-}
+const wishes: { id: Whites | 'any'; name: string }[] = [
+  { id: 'any', name: tr('any') },
+  { id: 'white', name: tr('white') },
+  { id: 'surface', name: tr('surface') },
+  { id: 'clear', name: tr('clear') },
+]
 </script>
 <template>
   <div>
@@ -99,17 +58,7 @@ function say1(s: School, o: Option): string {
     <FinderRows v-if="rows.length" :rows="rows" :say="say" @take="take" />
     <div v-else class="ghost" aria-hidden="true"><i v-for="i in 6" :key="i" /></div>
     <div class="wishes">
-      <SegmentChoice
-        :label="$t('Whites should be')"
-        :model-value="d.whites ?? 'any'"
-        :options="[
-          { id: 'any', name: $t('any') },
-          { id: 'white', name: $t('white') },
-          { id: 'surface', name: $t('surface') },
-          { id: 'clear', name: $t('clear') },
-        ]"
-        @update:model-value="wish"
-      />
+      <SegmentChoice :label="$t('Whites should be')" :model-value="d.whites ?? 'any'" :options="wishes" @update:model-value="wish" />
       <div class="checks">
         <v-checkbox :model-value="allow.heat" :label="$t('Heat tool allowed')" @update:model-value="may('heat', !!$event)" /><v-checkbox
           :model-value="allow.blade"
@@ -122,45 +71,8 @@ function say1(s: School, o: Option): string {
         />
       </div>
     </div>
-    <fieldset class="stations">
-      <legend class="label">
-        {{ $t('At hand in the room') }} <span class="two small light">{{ $t('empty: not judged') }}</span>
-      </legend>
-      <label v-for="x in stations" :key="x.id"
-        ><input
-          class="field"
-          inputmode="numeric"
-          maxlength="3"
-          :value="stationText(x.id)"
-          :aria-invalid="wrongStation(x.id)"
-          @change="atHand(x.id, x.name, ($event.target as HTMLInputElement).value)"
-        />
-        {{ $t(x.name) }}<span v-if="wrongStation(x.id)" class="stop small">{{ $t('0 to 60, please') }}</span></label
-      >
-    </fieldset>
-    <div class="between">
-      <h3 class="gap">
-        {{ $t('{0}, your way', recipe.name) }} <span class="two small light">{{ $t('where practitioners differ') }}</span>
-      </h3>
-      <button v-if="recipe.schools.length > 6" type="button" class="plain more" @click="allSchools = !allSchools">
-        {{ allSchools ? $t('fewer') : $t('{0} more', recipe.schools.length - 6) }}
-      </button>
-    </div>
-    <div class="schools">
-      <div v-for="s in schools" :key="s.id">
-        <SegmentChoice
-          :label="$t(s.question)"
-          :model-value="chosen(s).option.id"
-          :options="s.options"
-          @update:model-value="choose(s, $event)"
-        />
-        <p class="small two">
-          {{ $t(chosen(s).by === 'default' && chosen(s).option.id === s.default ? s.why : chosen(s).option.believes) }}
-          <span v-if="chosen(s).by !== 'plan'">({{ chosen(s).by === 'house' ? $t('the house’s way') : $t('our default') }})</span>
-        </p>
-        <p v-if="effects[s.id]" class="small ink">{{ effects[s.id] }}</p>
-      </div>
-    </div>
+
+    <SchoolChoice :bench="bench" :recipe="recipe" />
     <template v-if="plan.stageSamples.length">
       <h3 class="gap">
         {{ $t('Samples to show') }} <span class="two small light">{{ $t('a finished one is believed, a hazy one is understood') }}</span>
@@ -195,22 +107,6 @@ function say1(s: School, o: Option): string {
   </div>
 </template>
 <style scoped>
-.stations {
-  border: 0;
-  padding: 0;
-  margin: 10px 0 0;
-  display: flex;
-  flex-wrap: wrap;
-  gap: 6px 18px;
-}
-.stations legend {
-  padding: 0;
-}
-.stations .field {
-  width: 52px;
-  margin-inline-end: 4px;
-}
-
 .samples {
   list-style: none;
   padding: 0;
@@ -269,15 +165,6 @@ function say1(s: School, o: Option): string {
 .light {
   font: 400 var(--t-small) var(--f-text);
 }
-.schools {
-  display: grid;
-  grid-template-columns: 1fr 1fr;
-  gap: 16px 20px;
-}
-.schools :deep(.v-btn) {
-  padding: 0 11px;
-  font-size: var(--t-small);
-}
 .cues {
   list-style: none;
   padding: 0;
@@ -292,7 +179,6 @@ function say1(s: School, o: Option): string {
   padding-bottom: 8px;
 }
 @media (max-width: 760px) {
-  .schools,
   .samples li,
   .cues li {
     grid-template-columns: 1fr;

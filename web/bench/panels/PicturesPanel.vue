@@ -92,6 +92,17 @@ const choose = (v: 'house' | 'own') =>
     v,
     tr('pictures became {0}', v === 'own' ? tr('everybody’s own') : tr('the house’s')),
   )
+const toDo = computed(() => {
+  const { missing, toLook } = count.value
+  const said = [own.value && missing > 0 ? tr('{0} missing', missing) : '', toLook ? tr('{0} to look at', toLook) : ''].filter(Boolean)
+  if (said.length) return said.join(', ')
+  return pictures.value.length ? tr('nothing to look at') : tr('drop them here, or a whole folder')
+})
+const chosenName = computed(() =>
+  chosen.value?.participant
+    ? tr('{0}’s picture', ownerName(w.value.group.participants, chosen.value, plan.value.seats))
+    : tr('this house picture'),
+)
 </script>
 <template>
   <div>
@@ -103,11 +114,7 @@ const choose = (v: 'house' | 'own') =>
             own
               ? $t('{0} of {1} are in', count.in, count.of)
               : $t('{0} house {1}', count.in, count.in === 1 ? $t('picture') : $t('pictures'))
-          }}</b><br /><span class="two">{{
-            [own && count.missing > 0 ? $t('{0} missing', count.missing) : '', count.toLook ? $t('{0} to look at', count.toLook) : '']
-              .filter(Boolean)
-              .join(', ') || (pictures.length ? $t('nothing to look at') : $t('drop them here, or a whole folder'))
-          }}</span>
+          }}</b><br /><span class="two">{{ toDo }}</span>
         </p>
         <v-btn @click="adding?.choose()">{{ $t('Add pictures') }}</v-btn>
       </div>
@@ -168,12 +175,7 @@ const choose = (v: 'house' | 'own') =>
     <v-dialog v-model="erasing" max-width="460" @after-enter="safe?.$el.focus()">
       <div class="ask above" role="alertdialog" :aria-label="$t('Erase this picture?')">
         <h2>
-          {{
-            $t(
-              'Erase {0}?',
-              chosen?.participant ? $t('{0}’s picture', ownerName(w.group.participants, chosen, plan.seats)) : $t('this house picture'),
-            )
-          }}
+          {{ $t('Erase {0}?', chosenName) }}
         </h2>
         <p>
           <b>{{ $t('Goes:') }}</b>

@@ -55,6 +55,7 @@ const call = (e: Event) => {
   props.bench.set(at.value.called, now || null, tr('the piece got a name'), 'type-called', before || null)
   taken()
 }
+const long = (mm: number) => showLength(mm, sizeUnit(house.value))
 </script>
 <template>
   <div>
@@ -114,9 +115,7 @@ const call = (e: Event) => {
       </p>
     </div>
     <p v-if="kind.measure.by !== 'face'" class="rule-line">
-      <b>{{
-        $t('Picture {0} × {1}', showLength(plan.picture.widthMm, sizeUnit(house)), showLength(plan.picture.heightMm, sizeUnit(house)))
-      }}</b>
+      <b>{{ $t('Picture {0} × {1}', long(plan.picture.widthMm), long(plan.picture.heightMm)) }}</b>
       {{ measureRule }}
     </p>
     <SurfaceChoice :bench="bench" />

@@ -20,6 +20,15 @@ const surface = computed(() => blankMaterial(d.value.material))
 const perMm = computed(() => Math.min(0.95, 230 / Math.max(plan.value.picture.widthMm, plan.value.picture.heightMm, 170)))
 const child = computed(() => w.value.group.participants.filter((p) => p.age !== 'adult').length > plan.value.people / 2)
 const handMm = computed(() => (child.value ? 150 : 185))
+const drawn = computed(() => ({
+  width: `${plan.value.picture.widthMm * perMm.value}px`,
+  height: `${plan.value.picture.heightMm * perMm.value}px`,
+}))
+/** The motif inside the outline, px. */
+const motif = computed(() => {
+  const { widthMm, heightMm } = plan.value.picture
+  return Math.min(widthMm, heightMm * 1.4) * perMm.value * (plan.value.outline === 'straight' ? 0.8 : 0.62)
+})
 </script>
 <template>
   <div class="well">
@@ -40,18 +49,9 @@ const handMm = computed(() => (child.value ? 150 : 185))
           </figcaption>
         </figure>
         <figure>
-          <span
-            class="made"
-            :style="{
-              width: `${plan.picture.widthMm * perMm}px`,
-              height: `${plan.picture.heightMm * perMm}px`,
-            }"
+          <span class="made" :style="drawn"
             ><span class="face" :style="{ background: surface?.colour, ...pieceClip(plan.outline) }"
-              ><HouseDrawing
-                :drawing="w.drawing"
-                :width="
-                  Math.min(plan.picture.widthMm, plan.picture.heightMm * 1.4) * perMm * (plan.outline === 'straight' ? 0.8 : 0.62)
-                " /></span
+              ><HouseDrawing :drawing="w.drawing" :width="motif" /></span
             ><PieceEdge :outline="plan.outline"
           /></span>
           <figcaption class="small two">{{ $t(plan.pieceName) }}</figcaption>

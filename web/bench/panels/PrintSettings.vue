@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t as tr } from '#core/language'
 import { computed } from 'vue'
 import { pieceKind, recipeById } from '#core/recipe'
 import { recipesOf } from '#core/house'
@@ -22,6 +23,23 @@ const at = computed(() => inWorkshop.designs(d.value.id))
 const recipe = computed(() => recipeById(plan.value.recipe.id, plan.value.recipe.version, recipesOf(house.value))!)
 const kind = computed(() => pieceKind(d.value.kind))
 const even = computed(() => plan.value.print.orientation.flips % 2 === 0)
+const reading = computed(() => {
+  const { flips } = plan.value.print.orientation
+  const reads = even.value ? tr('reads right.') : tr('is a mirror image.')
+  return tr('{0} {1}: the finished picture {2} {3}', flips, flips === 1 ? tr('flip') : tr('flips'), reads, recipe.value.print.why)
+})
+const printWays = computed(() => [
+  { id: 'advised' as const, name: tr('as advised: {0}', plan.value.print.orientation.printMirrored ? tr('mirrored') : tr('not mirrored')) },
+  { id: 'yes' as const, name: tr('mirrored') },
+  { id: 'no' as const, name: tr('not') },
+])
+const copiesNote = computed(() =>
+  w.value.choices.copies === undefined
+    ? tr('so that everybody has a good one, {0} % sure; one with a printer in the room', Math.round(w.value.choices.confidence * 100))
+    : tr('you chose'),
+)
+const setCopies = (n: number) =>
+  props.bench.set(inWorkshop.choices.copies, n, tr('{0} {1} of each picture', n, n === 1 ? tr('copy') : tr('copies')))
 </script>
 <template>
   <div>
@@ -47,11 +65,7 @@ const even = computed(() => plan.value.print.orientation.flips % 2 === 0)
           <SegmentChoice
             :label="$t('Print')"
             :model-value="d.mirrored === null ? 'advised' : d.mirrored ? 'yes' : 'no'"
-            :options="[
-              { id: 'advised', name: `as advised: ${plan.print.orientation.printMirrored ? 'mirrored' : 'not mirrored'}` },
-              { id: 'yes', name: $t('mirrored') },
-              { id: 'no', name: $t('not') },
-            ]"
+            :options="printWays"
             @update:model-value="bench.set(at.mirrored, $event === 'advised' ? null : $event === 'yes', $t('the print setting changed'))"
           />
           <FlipDrawing
@@ -62,15 +76,7 @@ const even = computed(() => plan.value.print.orientation.flips % 2 === 0)
             :lettering="d.lettering"
           />
           <p class="small" :class="even ? 'two' : plan.print.orientation.verdict === 'blocker' ? 'stop' : 'watch'">
-            {{
-              $t(
-                '{0} {1}: the finished picture {2} {3}',
-                plan.print.orientation.flips,
-                plan.print.orientation.flips === 1 ? $t('flip') : $t('flips'),
-                even ? $t('reads right.') : $t('is a mirror image.'),
-                recipe.print.why,
-              )
-            }}
+            {{ reading }}
           </p>
         </div>
         <dl>
@@ -86,21 +92,8 @@ const even = computed(() => plan.value.print.orientation.flips % 2 === 0)
                 :model-value="plan.print.copies"
                 :min="1"
                 :max="9"
-                :note="
-                  w.choices.copies === undefined
-                    ? $t(
-                        'so that everybody has a good one, {0} % sure; one with a printer in the room',
-                        Math.round(w.choices.confidence * 100),
-                      )
-                    : $t('you chose')
-                "
-                @update:model-value="
-                  bench.set(
-                    inWorkshop.choices.copies,
-                    $event,
-                    $t('{0} {1} of each picture', $event, $event === 1 ? $t('copy') : $t('copies')),
-                  )
-                "
+                :note="copiesNote"
+                @update:model-value="setCopies"
               /></dd
           ></template>
           <dt>{{ $t('Size') }}</dt>

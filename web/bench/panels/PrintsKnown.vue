@@ -39,6 +39,13 @@ function setPixels(which: 'width' | 'height', n: number) {
   know('picture', { pixels: { ...now, [which]: n } }, tr('{0} of the smallest picture became {1} pixels', which, n))
 }
 const dpi = computed(() => pixels.value && pixelsAnInch(pixels.value, plan.value.picture.widthMm, plan.value.picture.heightMm))
+const printers = computed(() => [
+  { id: 'house' as const, name: tr('this house’s: {0}', printersOf(house.value).join(tr(' and '))) },
+  { id: 'toner' as const, name: tr('toner') },
+  { id: 'inkjet' as const, name: tr('inkjet') },
+])
+const printedWith = (x: 'house' | 'toner' | 'inkjet') =>
+  know('print', { printer: x === 'house' ? undefined : x, smear: undefined }, tr('printed with {0}', x))
 </script>
 <template>
   <section class="block two-cols">
@@ -47,14 +54,8 @@ const dpi = computed(() => pixels.value && pixelsAnInch(pixels.value, plan.value
       <SegmentChoice
         :label="$t('Printed with')"
         :model-value="d.print?.printer ?? 'house'"
-        :options="[
-          { id: 'house', name: `this house’s: ${printersOf(house).join(' and ')}` },
-          { id: 'toner', name: $t('toner') },
-          { id: 'inkjet', name: $t('inkjet') },
-        ]"
-        @update:model-value="
-          know('print', { printer: $event === 'house' ? undefined : $event, smear: undefined }, $t('printed with {0}', $event))
-        "
+        :options="printers"
+        @update:model-value="printedWith"
       />
       <SegmentChoice
         :label="$t('Smear test: a wet finger over a corner')"

@@ -3,6 +3,7 @@ import { computed } from 'vue'
 import { tableName } from '#core/workshop'
 import { ageName } from '#core/phrases'
 import BecauseFigure from '../../ui/BecauseFigure.vue'
+import StationPlaces from './StationPlaces.vue'
 import type { Bench } from '../useBench'
 
 const props = defineProps<{ bench: Bench }>()
@@ -45,6 +46,7 @@ const tables = computed(() => {
         <span class="two small">{{ $t('of {0}', plan.shelf.capacity) }}</span>
       </div>
     </div>
+    <StationPlaces :bench="bench" />
     <p class="small two">{{ $t('Who sits where: names are set in Group. Bigger heads are older.') }}</p>
     <ul class="room">
       <li v-for="t in tables" :key="t.name" class="table">

@@ -31,6 +31,15 @@ function addMiddle() {
   const third = (mm: number) => Number((mm / 3).toFixed(1))
   addBox({ xMm: third(widthMm), yMm: third(heightMm), widthMm: third(widthMm), lengthMm: third(heightMm), what: marking.value })
 }
+const fewer = computed(() => {
+  const at = props.tape.fewerAt
+  return at && tr('{0} {1} if the margin is {2}.', at.strips, at.strips === 1 ? tr('strip') : tr('strips'), say.value.length(at.marginMm))
+})
+const crossing = computed(() => {
+  const { seamOnKeepClearMm: mm } = props.tape
+  if (mm > 0) return tr('{0} of seam over them, and no shift is better.', say.value.length(mm))
+  return boxes.value.length ? tr('No seam crosses them.') : tr('Nothing is kept clear yet.')
+})
 </script>
 <template>
   <section class="block two-cols">
@@ -46,14 +55,7 @@ function addMiddle() {
         }}</span>
       </p>
       <p v-if="tape.fewerAt" class="small">
-        {{
-          $t(
-            '{0} {1} if the margin is {2}.',
-            tape.fewerAt.strips,
-            tape.fewerAt.strips === 1 ? $t('strip') : $t('strips'),
-            say.length(tape.fewerAt.marginMm),
-          )
-        }}
+        {{ fewer }}
       </p>
       <SegmentChoice
         :label="$t('Pull a box over each')"
@@ -72,13 +74,7 @@ function addMiddle() {
         </li>
       </ul>
       <p class="small" :class="tape.seamOnKeepClearMm > 0 ? 'watch' : 'two'">
-        {{
-          tape.seamOnKeepClearMm > 0
-            ? $t('{0} of seam over them, and no shift is better.', say.length(tape.seamOnKeepClearMm))
-            : boxes.length
-              ? $t('No seam crosses them.')
-              : $t('Nothing is kept clear yet.')
-        }}
+        {{ crossing }}
       </p>
     </div>
   </section>

@@ -81,8 +81,11 @@ test('a recipe of the house: begun from a method, kept over a reload, made, comp
   await page.getByRole('button', { name: 'Make version 1' }).click()
   await saved(page)
   await expect(page.getByRole('listitem').filter({ hasText: 'Marsh gesso' })).toContainText('1 difference')
-  await page.getByLabel('This recipe').selectOption({ label: 'Gesso ground, version 1' })
-  await page.getByLabel('The other recipe').selectOption({ label: 'Marsh gesso, version 1' })
+  await page.getByRole('combobox', { name: 'This recipe' }).press('ArrowDown')
+  await page.getByRole('option', { name: 'Gesso ground, version 1', exact: true }).click()
+  await page.getByRole('combobox', { name: 'The other recipe' }).focus()
+  // Its first letters find it, as in every list.
+  await page.keyboard.type('Marsh')
   await expect(page.getByRole('row', { name: /wait before rubbing, at least/ })).toContainText('900')
   await page.getByRole('button', { name: /Undo/ }).click()
   await expect(page.getByText('Here will be your own recipes.')).toBeVisible()

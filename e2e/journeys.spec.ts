@@ -48,7 +48,8 @@ test('a state set for one piece is set for the table and for all, and one press 
   const group = (name: string) => page.getByRole('heading', { level: 3, name })
   await expect(group('Finished, care only 17')).toBeVisible()
   await page.getByRole('button', { name: 'Edda' }).click()
-  await page.getByLabel('Goes home').selectOption('laid')
+  await page.getByRole('combobox', { name: 'Goes home' }).press('ArrowDown')
+  await page.getByRole('option', { name: 'Laid', exact: true }).click()
   // Laid now, since it had still to be laid: its sheet names the time.
   await expect(page.getByLabel('Laid on')).not.toHaveValue('')
   await expect(page.getByText('Ready to rub')).toBeVisible()

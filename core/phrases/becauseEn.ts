@@ -38,7 +38,7 @@ export const becauseRules: Record<string, string> = {
   earliest: 'The end of the class that lays, plus the least that practice says, longer in a damp or cool room. Never shorter.',
   recommended:
     'The end of the class that lays, plus what practice recommends, longer in a damp or cool room, for a coat so thick that the picture disappears, and on what drinks nothing.',
-  errand: 'Counted back from the session, then to the last open hour.',
+  errand: 'Counted back from the class, then to the last open hour.',
   medium: 'Area × wet film × coats, plus waste, plus what stays in each cup and brush.',
 }
 

@@ -34,7 +34,7 @@ export const findingLines: Lines['findings'] = {
     said('The finished picture would read backwards', v.lettering ? 'It has lettering.' : 'Without lettering it is only a mirror image.'),
   'too-cold': (v) =>
     said(`Too cold to lay: the room has ${v.celsius} °C`, `Below ${v.least} °C, or the label’s minimum, the film does not form.`),
-  'no-date': () => said('No date yet', 'With two sessions the plan can say when to rub, print and order.'),
+  'no-date': () => said('No date yet', 'With two classes the plan can say when to rub, print and order.'),
   'session-no-length': (v) => said(`Class ${v.session} has no length`, 'It ends when it begins.'),
   'session-overlaps': (v) => said(`Class ${v.session} begins before the one before ends`, 'The same people cannot be in both.'),
   'session-over-midnight': (v, say) =>

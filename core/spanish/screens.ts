@@ -1,7 +1,7 @@
 /** What the screens say, by its English, and the clinic. */
 export const screens: Record<string, string> = {
   Bench: 'Banco',
-  Sessions: 'Clases',
+  Classes: 'Clases',
   Clinic: 'Clínica',
   Craft: 'Oficio',
   Workshops: 'Talleres',
@@ -33,10 +33,10 @@ export const screens: Record<string, string> = {
   'Pieces by state': 'Piezas por estado',
   'a decision of the bench': 'una decisión del banco',
   'G, then B P S T K C W': 'G, luego B P S T K C W',
-  'bench, prints, sessions, take-home, clinic, craft, workshops': 'banco, impresiones, clases, para casa, clínica, oficio, talleres',
+  'bench, prints, classes, take-home, clinic, craft, workshops': 'banco, impresiones, clases, para casa, clínica, oficio, talleres',
   'find in the craft book': 'buscar en el libro del oficio',
   'print: sheets of prints, take-home sheets, the craft book': 'imprimir: hojas de impresiones, hojas para casa, el libro del oficio',
-  'nudge the chosen session by a quarter of an hour; with Shift an hour': 'mover la clase elegida un cuarto de hora; con Mayús, una hora',
+  'nudge the chosen class by a quarter of an hour; with Shift an hour': 'mover la clase elegida un cuarto de hora; con Mayús, una hora',
   'pictures: next finding, it is fine, white or bare, erase (asks)':
     'imágenes: siguiente aviso, está bien, blanco o sin pintar, borrar (pregunta)',
   'prints: the sheet, the picture on it': 'impresiones: la hoja, la imagen en ella',
@@ -402,6 +402,11 @@ export const screens: Record<string, string> = {
   To: 'A',
   'does not fit': 'no cabe',
   'all designs; below, {0}': 'todos los diseños; abajo, {0}',
+  free: 'libre',
+  'Class {0}, part by part': 'Clase {0}, parte por parte',
+  'as advised: {0}': 'como se aconseja: {0}',
+  'this house’s: {0}': 'la de esta casa: {0}',
+  ' and ': ' y ',
   'set up': 'montar',
   show: 'enseñar',
   '{0}, {1} min': '{0}, {1} min',

@@ -202,7 +202,7 @@ export const sentences: Record<string, string> = {
     'El final de la clase en que se coloca, más el mínimo que dice la práctica, más largo en una sala húmeda o fría. Nunca menos.',
   'The end of the class that lays, plus what practice recommends, longer in a damp or cool room, for a coat so thick that the picture disappears, and on what drinks nothing.':
     'El final de la clase en que se coloca, más lo que recomienda la práctica, más largo en una sala húmeda o fría, con una capa tan gruesa que la imagen desaparece, y sobre lo que no bebe.',
-  'Counted back from the session, then to the last open hour.': 'Contado hacia atrás desde la clase, y hasta la última hora abierta.',
+  'Counted back from the class, then to the last open hour.': 'Contado hacia atrás desde la clase, y hasta la última hora abierta.',
   'Area × wet film × coats, plus waste, plus what stays in each cup and brush.':
     'Área × película húmeda × capas, más merma, más lo que queda en cada vasito y pincel.',
   people: 'personas',

@@ -26,7 +26,7 @@ const places = computed(() =>
     ? [
         { name: tr('Bench'), to: `/w/${id.value}/bench/kit`, on: route.name === 'bench' },
         { name: tr('Prints'), to: `/w/${id.value}/prints`, on: route.name === 'prints' },
-        { name: tr('Sessions'), to: `/w/${id.value}/sessions`, on: route.name === 'sessions' },
+        { name: tr('Classes'), to: `/w/${id.value}/sessions`, on: route.name === 'sessions' },
         { name: tr('Take-home'), to: `/w/${id.value}/take-home`, on: route.name === 'take-home' },
         { name: tr('Clinic'), to: `/w/${id.value}/clinic`, on: route.name === 'clinic' },
         { name: tr('Craft'), to: `/craft/${props.practice}`, on: false },

@@ -16,7 +16,7 @@ const names: Record<DecisionId, string> = {
   method: 'Method',
   pictures: tr('Pictures'),
   kit: tr('Kit'),
-  sessions: tr('Sessions'),
+  sessions: tr('Classes'),
   room: tr('Room'),
   takehome: tr('Take-home'),
 }

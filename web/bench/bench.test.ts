@@ -95,7 +95,7 @@ describe('the chain of decisions', () => {
       '3 Method',
       '4 Pictures',
       '5 Kit',
-      '6 Sessions',
+      '6 Classes',
       '7 Room',
       '8 Take-home',
     ])

@@ -7,6 +7,7 @@ import { closerLooks, diagnose, makingOf, symptoms, togetherOf, type Making } fr
 import { latestRecipe, recipes, resolveRecipe } from '#core/recipe'
 import { inZone } from '#core/time'
 import { useDesk } from '../app/desk'
+import ChoiceField from '../ui/ChoiceField.vue'
 import LostPage from '../app/LostPage.vue'
 import HouseDrawing from '../ui/HouseDrawing.vue'
 import TrimSheet from '../ui/TrimSheet.vue'
@@ -63,6 +64,10 @@ const name = computed(() => {
 })
 const what = computed(() => symptoms.filter((s) => seen.value.includes(s.id)).map((s) => s.name))
 const missing = computed(() => id.value !== undefined && !w.value)
+const owners = computed(() => [
+  { id: '', name: tr('any piece of this plan') },
+  ...(w.value?.group.participants ?? []).map((p) => ({ id: p.id, name: p.name ?? tr('Seat {0}', plan.value?.seats[p.id]) })),
+])
 </script>
 <template>
   <LostPage v-if="missing" />
@@ -73,20 +78,14 @@ const missing = computed(() => id.value !== undefined && !w.value)
         <span class="pic"><HouseDrawing :drawing="w?.drawing ?? 'moth'" :width="150" /></span>
         <div class="told">
           <h2>{{ name }}{{ what.length ? `, ${what.join(', ')}` : '' }}</h2>
-          <label v-if="w" class="pick"
-            ><span class="label">{{ $t('Whose') }}</span
-            ><select v-model="who" class="field">
-              <option value="">{{ $t('any piece of this plan') }}</option>
-              <option v-for="p in w.group.participants" :key="p.id" :value="p.id">{{ p.name ?? $t('Seat {0}', plan?.seats[p.id]) }}</option>
-            </select></label
-          >
+          <ChoiceField v-if="w" v-model="who" class="pick" :label="$t('Whose')" :options="owners" />
           <template v-else>
-            <label class="pick"
-              ><span class="label">{{ $t('Made by') }}</span
-              ><select v-model="method" class="field">
-                <option v-for="r in recipes" :key="r.id" :value="r.id">{{ $t(r.name) }}</option>
-              </select></label
-            >
+            <ChoiceField
+              v-model="method"
+              class="pick"
+              :label="$t('Made by')"
+              :options="recipes.map((r) => ({ id: r.id, name: $t(r.name) }))"
+            />
             <KnownAlone v-model="alone" />
           </template>
           <MadeHow v-if="plan && say" :making="making" :plan="plan" :piece="piece" :say="say" />

@@ -4,6 +4,7 @@ import { uuidv7 } from 'uuidv7'
 import { ref } from 'vue'
 import type { HouseCaution } from '#core/house'
 import { recipes } from '#core/recipe'
+import ChoiceField from '../ui/ChoiceField.vue'
 
 /** The house's own cautions: at a stage, or at all. They stand beside the craft's on bench, sheets and the room's sheet. */
 const props = defineProps<{ cautions: readonly HouseCaution[] }>()
@@ -24,6 +25,7 @@ const out = (c: HouseCaution) =>
     props.cautions.filter((x) => x.id !== c.id),
     tr('a caution was taken out: {0}', c.where.toLowerCase()),
   )
+const places = [{ id: '', name: tr('always') }, ...stages.map((s) => ({ id: s[0], name: tr(s[1]) }))]
 </script>
 <template>
   <div class="own">
@@ -47,13 +49,7 @@ const out = (c: HouseCaution) =>
         ><span class="label">{{ $t('What to do') }}</span
         ><input v-model="text" class="field" maxlength="160" :placeholder="$t('no wet boards on it')"
       /></label>
-      <label
-        ><span class="label">{{ $t('At') }}</span
-        ><select v-model="stage" class="field">
-          <option value="">{{ $t('always') }}</option>
-          <option v-for="s in stages" :key="s[0]" :value="s[0]">{{ $t(s[1]) }}</option>
-        </select></label
-      >
+      <ChoiceField v-model="stage" :label="$t('At')" :options="places" />
       <v-btn type="submit">{{ $t('Add it') }}</v-btn>
     </form>
   </div>

@@ -3,13 +3,14 @@ import { t as tr } from '#core/language'
 import type { House } from '#core/house'
 import { currencies } from '#core/units'
 import { change, inHouse, type Change, type Path } from '#core/workshop'
+import ChoiceField from '../ui/ChoiceField.vue'
 import SegmentChoice from '../ui/SegmentChoice.vue'
 
 /** What the house is called, what it measures in, what it speaks. */
 const props = defineProps<{ house: House }>()
 const emit = defineEmits<{ change: [changes: Change[], label: string] }>()
 const set = <V,>(path: Path<V>, after: NoInfer<V>, label: string) => emit('change', [change(props.house, path, after)], label)
-const zones = Intl.supportedValuesOf('timeZone')
+const zones = Intl.supportedValuesOf('timeZone').map((z) => ({ id: z, name: z }))
 const rename = (e: Event) => {
   const name = (e.target as HTMLInputElement).value.trim()
   if (name) set(inHouse.name, name, tr('the house was renamed'))
@@ -49,24 +50,18 @@ const rename = (e: Event) => {
       ]"
       @update:model-value="set(inHouse.paper, $event, $t('paper became {0}', $event))"
     />
-    <label
-      ><span class="label">{{ $t('Currency') }}</span
-      ><select
-        :value="house.currency"
-        @change="set(inHouse.currency, ($event.target as HTMLSelectElement).value as House['currency'], $t('the currency changed'))"
-      >
-        <option v-for="c in currencies" :key="c">{{ c }}</option>
-      </select></label
-    >
-    <label
-      ><span class="label">{{ $t('Time zone') }}</span
-      ><select
-        :value="house.timeZone"
-        @change="set(inHouse.timeZone, ($event.target as HTMLSelectElement).value, $t('the time zone changed'))"
-      >
-        <option v-for="z in zones" :key="z">{{ z }}</option>
-      </select></label
-    >
+    <ChoiceField
+      :label="$t('Currency')"
+      :model-value="house.currency"
+      :options="currencies.map((c) => ({ id: c, name: c }))"
+      @update:model-value="set(inHouse.currency, $event, $t('the currency changed'))"
+    />
+    <ChoiceField
+      :label="$t('Time zone')"
+      :model-value="house.timeZone"
+      :options="zones"
+      @update:model-value="set(inHouse.timeZone, $event, $t('the time zone changed'))"
+    />
     <label
       ><span class="label">{{ $t('Whom to ask, on the sheets') }}</span
       ><input

@@ -4,6 +4,7 @@ import { computed, ref } from 'vue'
 import { printersOf, type House } from '#core/house'
 import { chosenOption, latestRecipe, recipes, type Ink, type School } from '#core/recipe'
 import { change, inHouse, type Change, type Path } from '#core/workshop'
+import ChoiceField from '../ui/ChoiceField.vue'
 import SegmentChoice from '../ui/SegmentChoice.vue'
 
 /** How this house does it: its printers, and its own ways in each method. */
@@ -39,22 +40,16 @@ const own = computed(() => Object.keys(props.house.figures ?? {}).length)
         house.recipes?.length ? $t('{0} of your own', house.recipes.length) : $t('Make your own recipe')
       }}</router-link>
     </div>
-    <label
-      ><span class="label">{{ $t('Method') }}</span
-      ><select v-model="shown">
-        <option v-for="r in recipes" :key="r.id" :value="r.id">{{ $t(r.name) }}</option>
-      </select></label
-    >
+    <ChoiceField v-model="shown" :label="$t('Method')" :options="recipes.map((r) => ({ id: r.id, name: $t(r.name) }))" />
     <div class="ways">
-      <label v-for="s in recipe.schools" :key="s.id"
-        ><span class="label">{{ $t(s.question) }}</span
-        ><select
-          :value="chosenOption(s, {}, house.recipeChoices[recipe.id] ?? {}).option.id"
-          @change="choose(recipe.id, s, ($event.target as HTMLSelectElement).value)"
-        >
-          <option v-for="o in s.options" :key="o.id" :value="o.id">{{ $t(o.name) }}</option>
-        </select></label
-      >
+      <ChoiceField
+        v-for="s in recipe.schools"
+        :key="s.id"
+        :label="$t(s.question)"
+        :model-value="chosenOption(s, {}, house.recipeChoices[recipe.id] ?? {}).option.id"
+        :options="s.options.map((o) => ({ id: o.id, name: $t(o.name) }))"
+        @update:model-value="choose(recipe.id, s, $event)"
+      />
     </div>
   </section>
 </template>

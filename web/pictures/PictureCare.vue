@@ -7,6 +7,7 @@ import { isDate } from '#core/time'
 import { inWorkshop, type Path, type Picture } from '#core/workshop'
 import { vSteady } from '../ui/steady'
 import type { Bench } from '../bench/useBench'
+import ChoiceField from '../ui/ChoiceField.vue'
 
 /** Whose a picture is, whether it may be used, and until when it is kept. */
 const props = defineProps<{ bench: Bench; picture: Picture }>()
@@ -29,16 +30,14 @@ const keepUntil = (e: Event) => {
   const day = (e.target as HTMLInputElement).value
   if (isDate(day)) set(here.value.deleteOn, day, tr('the day it is erased changed'))
 }
+const owners = computed(() => [
+  { id: '', name: tr('the house’s') },
+  ...people.value.map((p) => ({ id: p.id, name: p.name ?? tr('Seat {0}', plan.value.seats[p.id]) })),
+])
 </script>
 <template>
   <div class="tools care">
-    <label
-      ><span class="label">{{ $t('Whose') }}</span
-      ><select class="field" :value="picture.participant ?? ''" @change="give(($event.target as HTMLSelectElement).value)">
-        <option value="">{{ $t('the house’s') }}</option>
-        <option v-for="p in people" :key="p.id" :value="p.id">{{ p.name ?? $t('Seat {0}', plan.seats[p.id]) }}</option>
-      </select></label
-    >
+    <ChoiceField :label="$t('Whose')" :model-value="picture.participant ?? ''" :options="owners" @update:model-value="give" />
     <v-checkbox
       :model-value="picture.permitted"
       :label="$t('May be used here')"

@@ -9,6 +9,7 @@ import type { Plan } from '#core/plan'
 import { previewGround, type PreviewOptions } from '#core/preview'
 import { blankMaterial } from '#core/recipe'
 import { asItIs, inWorkshop, type Path, type Picture, type PictureEdit } from '#core/workshop'
+import ChoiceField from '../ui/ChoiceField.vue'
 import SegmentChoice from '../ui/SegmentChoice.vue'
 import SourceMark from '../ui/SourceMark.vue'
 import StepField from '../ui/StepField.vue'
@@ -91,6 +92,10 @@ function place(p: Pick<PictureEdit, 'turn' | 'crop'>) {
   cropping.value = false
   setEdit(p, 'placed')
 }
+const coatWays = computed(() => [
+  { id: '' as const, name: tr('{0}, as planned', plan.value.coat) },
+  ...coats.filter((x) => x !== plan.value.coat).map((c) => ({ id: c, name: tr(c) })),
+])
 </script>
 <template>
   <section class="detail" :aria-label="name">
@@ -140,13 +145,7 @@ function place(p: Pick<PictureEdit, 'turn' | 'crop'>) {
         ><span class="label">{{ $t('Worn edges') }}</span
         ><input v-model.number="worn" type="range" min="0" max="100" step="5" :aria-label="$t('Worn edges')" /> <b>{{ worn }} %</b></label
       >
-      <label
-        ><span class="label">{{ $t('Coat') }}</span
-        ><select v-model="coat" class="field">
-          <option value="">{{ $t('{0}, as planned', plan.coat) }}</option>
-          <option v-for="c in coats.filter((x) => x !== plan.coat)" :key="c">{{ c }}</option>
-        </select></label
-      >
+      <ChoiceField v-model="coat" :label="$t('Coat')" :options="coatWays" />
       <p class="small two">
         {{ $t('Colours and haze are a preview') }} <SourceMark mark="E" />{{ $t(': your screen, wood and hand decide.') }}
       </p>

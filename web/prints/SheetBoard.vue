@@ -1,10 +1,12 @@
 <script setup lang="ts">
+import { t as tr } from '#core/language'
 import { computed, ref } from 'vue'
 import { useDisplay } from 'vuetify'
 import type { Paper } from '#core/house'
 import type { Outline } from '#core/recipe'
 import type { LaidPrint, LaidSheet } from '#core/prints'
 import { showOnRuler, type LengthUnit } from '#core/units'
+import ChoiceField from '../ui/ChoiceField.vue'
 import CutLines from './CutLines.vue'
 import SheetView from './SheetView.vue'
 import type { Locks } from './useLocks'
@@ -54,6 +56,10 @@ function drop(p: LaidPrint) {
 }
 const lifted = (p: LaidPrint) =>
   drag.value?.id === p.print.id ? { transform: `translate(${drag.value.dx}px, ${drag.value.dy}px)` } : undefined
+const swaps = computed(() => [
+  { id: '', name: tr('Swap with') },
+  ...sameSize.value.map((x) => ({ id: x.p.print.id, name: tr('{0}, sheet {1}', x.p.print.label, x.sheet + 1) })),
+])
 </script>
 <template>
   <div class="bar">
@@ -61,18 +67,15 @@ const lifted = (p: LaidPrint) =>
     <span v-if="place" class="two named">{{ place.print.label }}</span>
     <v-btn :disabled="!place" @click="locks.turn">{{ $t('Turn') }}</v-btn>
     <v-btn :disabled="!place" :aria-pressed="place?.locked" @click="locks.toggle">{{ place?.locked ? $t('Unlock') : $t('Lock') }}</v-btn>
-    <select
-      class="field swap"
-      :aria-label="$t('Swap with')"
+    <ChoiceField
+      class="swap"
+      hide-label
+      :label="$t('Swap with')"
       :disabled="!sameSize.length"
-      value=""
-      @change="locks.swap(($event.target as HTMLSelectElement).value)"
-    >
-      <option value="">{{ $t('Swap with') }}</option>
-      <option v-for="x in sameSize" :key="x.p.print.id" :value="x.p.print.id">
-        {{ $t('{0}, sheet {1}', x.p.print.label, x.sheet + 1) }}
-      </option>
-    </select>
+      model-value=""
+      :options="swaps"
+      @update:model-value="$event && locks.swap($event)"
+    />
     <v-btn v-if="held.length" @click="locks.unlockAll">{{ $t('Unlock all') }}</v-btn>
   </div>
   <p v-if="said" class="small watch" role="alert">{{ said }}</p>

@@ -6,6 +6,7 @@ import { papers, type PaperId } from '#core/house'
 import type { Plan } from '#core/plan'
 import { mostSheetsAtOnce, type Layout, type Print } from '#core/prints'
 import type { Phrases } from '#core/phrases'
+import ChoiceField from '../ui/ChoiceField.vue'
 import SheetView from './SheetView.vue'
 
 /** How many sheets, whether fewer are possible, each of them small, and the files. */
@@ -73,6 +74,7 @@ const fills = computed(() => {
   const left = whole > 0.2 ? tr('; {0} % of the last stays whole', Math.round(whole * 100)) : ''
   return tr('{0} prints and their gutters fill {1}{2}.', props.prints.length, props.layout.fills.toFixed(1), left)
 })
+const paperWays = (Object.keys(papers) as PaperId[]).map((id) => ({ id, name: papers[id].name }))
 </script>
 <template>
   <p class="many">{{ sheets.length }} {{ sheets.length === 1 ? $t('sheet') : $t('sheets') }}</p>
@@ -133,12 +135,7 @@ const fills = computed(() => {
       <dd>{{ size }}</dd></template
     >
   </dl>
-  <label
-    ><span class="label">{{ $t('Paper') }}</span
-    ><select class="field" :value="paper.id" @change="$emit('paper', ($event.target as HTMLSelectElement).value as PaperId)">
-      <option v-for="(p, key) in papers" :key="key" :value="key">{{ p.name }}</option>
-    </select></label
-  >
+  <ChoiceField :label="$t('Paper')" :model-value="paper.id" :options="paperWays" @update:model-value="$emit('paper', $event)" />
   <p class="links">
     <template v-if="parts.length <= 1"
       ><a :href="pdf('&proof=0')" target="_blank" rel="noopener">{{ $t('Sheets as PDF') }}</a

@@ -8,6 +8,7 @@ import { inZone } from '#core/time'
 import { useDesk } from '../app/desk'
 import { saveAs } from './saveAs'
 import { useSwap } from './useSwap'
+import ChoiceField from '../ui/ChoiceField.vue'
 
 /** Two recipes, or two versions of one, beside each other, and what the second means for open plans. */
 const props = defineProps<{ house: House }>()
@@ -48,24 +49,20 @@ const sayFigure = (x: string | { value: number; unit: string; mark: string } | n
   x === null ? '–' : typeof x === 'string' ? x : `${x.value} ${x.unit === 'count' ? '' : x.unit} (${x.mark})`
 
 const card = (r: Recipe) => saveAs(`${r.id}-v${r.version}.md`, recipeCard(r), 'text/markdown')
+const choices = computed(() => [
+  { id: '', name: tr('choose') },
+  ...all.value.map((r) => ({ id: keyOf(r), name: tr('{0}, version {1}', r.name, r.version) })),
+])
 </script>
 <template>
   <section>
     <h2>{{ $t('Beside each other') }}</h2>
     <div class="row">
-      <label
-        ><span class="label">{{ $t('This') }}</span
-        ><select v-model="left" class="field" :aria-label="$t('This recipe')">
-          <option value="">{{ $t('choose') }}</option>
-          <option v-for="r in all" :key="keyOf(r)" :value="keyOf(r)">{{ $t('{0}, version {1}', r.name, r.version) }}</option>
-        </select></label
-      ><label
-        ><span class="label">{{ $t('and this') }}</span
-        ><select v-model="right" class="field" :aria-label="$t('The other recipe')">
-          <option value="">{{ $t('choose') }}</option>
-          <option v-for="r in all" :key="keyOf(r)" :value="keyOf(r)">{{ $t('{0}, version {1}', r.name, r.version) }}</option>
-        </select></label
-      >
+      <ChoiceField v-model="left" :label="$t('This recipe')" :options="choices" /><ChoiceField
+        v-model="right"
+        :label="$t('The other recipe')"
+        :options="choices"
+      />
       <v-btn v-if="pair" @click="card(pair.b)">{{ $t('Card of the second') }}</v-btn>
     </div>
     <template v-if="pair">

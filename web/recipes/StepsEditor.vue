@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
+import ChoiceField from '../ui/ChoiceField.vue'
 import ChangeMark from './ChangeMark.vue'
 import type { RecipeDraft } from './useRecipeDraft'
 
@@ -52,12 +53,7 @@ const stageName = (id: string) => [...stages.value, ...props.of.steps.value].fin
         ><span class="label">{{ $t('One step more') }}</span
         ><input v-model="step.name" class="field" maxlength="60" :placeholder="$t('Warm the board')"
       /></label>
-      <label
-        ><span class="label">{{ $t('after') }}</span
-        ><select v-model="step.after" class="field">
-          <option v-for="s in mayFollow" :key="s.id" :value="s.id">{{ $t(s.name) }}</option>
-        </select></label
-      >
+      <ChoiceField v-model="step.after" :label="$t('after')" :options="mayFollow.map((s) => ({ id: s.id, name: $t(s.name) }))" />
       <label
         ><span class="label">{{ $t('minutes') }}</span
         ><input v-model.number="step.minutes" class="field num" type="number" min="0" max="1440" step="any"

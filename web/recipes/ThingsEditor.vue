@@ -3,6 +3,7 @@ import { computed, ref } from 'vue'
 import { materialOf } from '#core/kit'
 import type { Figure } from '#core/reasons'
 import type { Recipe } from '#core/recipe'
+import ChoiceField from '../ui/ChoiceField.vue'
 import ChangeMark from './ChangeMark.vue'
 import { editing } from './editing'
 import type { RecipeDraft } from './useRecipeDraft'
@@ -65,18 +66,13 @@ const value = (e: Event) => (e.target as HTMLInputElement).value
         ><span class="label">{{ $t('how many') }}</span
         ><input v-model.number="thing.amount" class="field num" type="number" min="0" max="1000" step="any"
       /></label>
-      <label
-        ><span class="label">{{ $t('for each') }}</span
-        ><select v-model="thing.basis" class="field">
-          <option v-for="b in bases" :key="b">{{ b }}</option>
-        </select></label
-      >
-      <label
-        ><span class="label">{{ $t('used at') }}</span
-        ><select v-model="thing.stage" class="field">
-          <option v-for="s in stages" :key="s.id" :value="s.id">{{ $t(s.name) }}</option>
-        </select></label
-      >
+      <ChoiceField v-model="thing.basis" :label="$t('for each')" :options="bases.map((b) => ({ id: b, name: $t(b) }))" />
+      <ChoiceField
+        :label="$t('used at')"
+        :model-value="thing.stage || stages[0]!.id"
+        :options="stages.map((s) => ({ id: s.id, name: $t(s.name) }))"
+        @update:model-value="thing.stage = $event"
+      />
       <v-btn type="submit">{{ $t('Add it') }}</v-btn>
     </form>
   </div>

@@ -8,6 +8,7 @@ import type { TakeHomeSheet } from '#core/takehome'
 import { clockOf as clockText, dateOf, inZone, isClock, isDate, placeLocal } from '#core/time'
 import { changed, inWorkshop, newPiece, pieceOf, type Change, type Intent } from '#core/workshop'
 import type { Bench } from '../bench/useBench'
+import ChoiceField from '../ui/ChoiceField.vue'
 import SourceMark from '../ui/SourceMark.vue'
 import NoteAlike from './NoteAlike.vue'
 
@@ -58,6 +59,7 @@ const follow = () =>
     changed(inWorkshop.pieces(stored.value.id), stored.value, null),
   ])
 const noteAlike = (label: string, changes: Change[], intent: Intent) => props.bench.act('piece-state', label, changes, [], intent)
+const stateOptions = computed(() => states.value.map((s) => ({ id: s, name: stateWord(s, own.value.recipe.words) })))
 </script>
 <template>
   <div class="state">
@@ -77,12 +79,7 @@ const noteAlike = (label: string, changes: Change[], intent: Intent) => props.be
     <router-link class="clinic" :to="`/w/${workshop.id}/clinic?piece=${sheet.participant}`">{{
       $t('Something is wrong with it')
     }}</router-link>
-    <label class="opt"
-      ><span>{{ $t('Goes home') }}</span
-      ><select :value="sheet.state" @change="setState(($event.target as HTMLSelectElement).value as PieceState)">
-        <option v-for="s in states" :key="s" :value="s">{{ stateWord(s, own.recipe.words) }}</option>
-      </select></label
-    >
+    <ChoiceField class="home" :label="$t('Goes home')" :model-value="sheet.state" :options="stateOptions" @update:model-value="setState" />
     <div v-if="canLay" class="opt">
       <span>{{ $t('Laid at') }}</span><span class="two-in"
         ><input

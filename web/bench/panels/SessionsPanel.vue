@@ -31,7 +31,7 @@ const waits = computed(() => plan.value.stages.some((s) => s.then?.cures))
 <template>
   <div>
     <div class="head">
-      <h1>{{ $t('Sessions') }}</h1>
+      <h1>{{ $t('Classes') }}</h1>
       <v-btn :to="`/w/${w.id}/sessions`">{{ $t('Along the time') }}</v-btn><v-btn :disabled="w.sessions.length >= 5" @click="add">{{
         $t('Add a class')
       }}</v-btn

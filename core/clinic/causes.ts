@@ -330,4 +330,101 @@ export const causes: Cause[] = [
     id: 'lint', name: 'A towel lay on the tack', stages: ['tack'], mark: 'P', explains: { 'lets-go': 2 }, evidence: [],
     now: 'Mount it with gloss medium.', next: 'Never lay a towel on the sticky face.',
   },
+  {
+    id: 'coat-wider', name: 'The coat was wider than the picture', stages: ['coat'], mark: 'P', explains: { outline: 3 },
+    evidence: [
+      { weight: 1, said: 'the top coat covers only the picture', answer: { question: 'coat-over', is: 'picture' } },
+      { weight: 1, said: 'no top coat hides it', answer: { question: 'coat-over', is: 'none' } },
+      { weight: -2, said: 'a full top coat hides such a rim', answer: { question: 'coat-over', is: 'over all' } },
+    ],
+    now: 'A full top coat, edge to edge.', next: 'Coat to the picture’s edge, or top-coat the whole piece.',
+  },
+  {
+    id: 'no-white-ground', name: 'A pale picture on bare ground', stages: ['lay'], mark: 'P', explains: { grain: 3 },
+    evidence: [
+      { weight: 2, said: 'the wood was bare', when: { fact: 'surface', is: 'porous' } },
+      { weight: -3, said: 'it was painted white', when: { fact: 'surface', is: 'painted' } },
+    ],
+    now: 'Leave it as it is, or do it again on white.', next: 'A white ground under pale pictures, sanded smooth.',
+  },
+  {
+    id: 'brushed-again', name: 'Gone over while it was drying', stages: ['seal1', 'seal'], mark: 'P', explains: { brush: 3 },
+    evidence: [
+      { weight: 2, said: 'a stroke was gone over again', answer: { question: 'again', is: 'again' } },
+      { weight: -2, said: 'each stroke was left alone', answer: { question: 'again', is: 'once' } },
+      { weight: -3, said: 'it was sprayed', when: { fact: 'topCoat', is: 'spray' } },
+    ],
+    now: 'Dry it, sand it with the finest paper, then one thin coat.', next: 'Thin coats, one way, and leave each stroke.',
+  },
+  {
+    id: 'thick-coat-lines', name: 'The top coat was laid on thick', stages: ['seal1', 'seal'], mark: 'P', explains: { brush: 2, tacky: 1 },
+    evidence: [
+      { weight: 1, said: 'the coat was thick', answer: { question: 'coat-how', is: 'thick' } },
+      { weight: -1, said: 'each stroke was gone over again: that does it alone', answer: { question: 'again', is: 'again' } },
+    ],
+    now: 'Dry it, sand it with the finest paper, then one thin coat.', next: 'Thin coats: what runs is too much.',
+  },
+  {
+    id: 'glue-top-coat', name: 'Glue as a top coat, in damp air', stages: ['seal1', 'seal'], mark: 'P', explains: { tacky: 3 },
+    evidence: [
+      { weight: 1, said: 'damp air', when: { fact: 'humidity', atLeast: 60 } },
+      { weight: -2, said: 'it was sprayed', when: { fact: 'topCoat', is: 'spray' } },
+      { weight: -3, said: 'it was varnished', when: { fact: 'topCoat', is: 'varnish' } },
+    ],
+    now: 'Air and days; no talc on a picture.', next: 'Varnish instead, one thin coat.',
+  },
+  {
+    id: 'stacked-soon', name: 'Stacked or wrapped too soon', stages: ['seal1', 'seal', 'fix'], mark: 'P', explains: { tacky: 2 },
+    evidence: [
+      { weight: 2, said: 'it lay stacked or wrapped', answer: { question: 'stacked', is: 'stacked' } },
+      { weight: -3, said: 'it lay open', answer: { question: 'stacked', is: 'open' } },
+    ],
+    now: 'Open and flat, nothing on top, for days.', next: 'Open until it no longer feels cool; then it may be wrapped.',
+  },
+  {
+    id: 'freehand', name: 'Laid freehand', stages: ['tape'], mark: 'P', explains: { 'off-centre': 3 },
+    evidence: [
+      { weight: -1, said: 'specks say more of dust', answer: { question: 'under-film', is: 'specks' } },
+      { weight: 1, said: 'nothing is under it', answer: { question: 'under-film', is: 'nothing' } },
+    ],
+    now: 'Trim it square, or mount it smaller.', next: 'Tape the print to the table, then lay strip by strip.',
+  },
+  {
+    id: 'static', name: 'Tape draws lint', stages: ['tape'], mark: 'P', explains: { 'off-centre': 2 },
+    evidence: [
+      { weight: 2, said: 'specks and hairs are under it', answer: { question: 'under-film', is: 'specks' } },
+      { weight: -2, said: 'nothing is under it', answer: { question: 'under-film', is: 'nothing' } },
+    ],
+    now: 'Trim it away, or mount it smaller.', next: 'Wipe table and hands; pull tape slowly; no wool sleeves.',
+  },
+  {
+    id: 'loose-edge', name: 'A loose leading edge', stages: ['carrier', 'wrap'], mark: 'P', explains: { jammed: 3 },
+    evidence: [
+      { weight: 2, said: 'its leading edge was loose', answer: { question: 'edges-glued', is: 'loose' } },
+      { weight: -3, said: 'it was glued and dry', answer: { question: 'edges-glued', is: 'glued' } },
+    ],
+    now: 'Flatten it, glue the edge, print again.', next: 'Glue the leading edge round the carrier and let it dry.',
+  },
+  {
+    id: 'wet-glue', name: 'Glue or ink still wet', stages: ['carrier', 'wrap'], mark: 'P', explains: { jammed: 2 },
+    evidence: [
+      { weight: 2, said: 'the glue was still wet', answer: { question: 'edges-glued', is: 'wet' } },
+      { weight: -2, said: 'it was glued and dry', answer: { question: 'edges-glued', is: 'glued' } },
+      { weight: 1, said: 'inkjet ink smears on tissue', when: { fact: 'printer', is: 'inkjet' } },
+    ],
+    now: 'Let it dry, then print on a fresh tissue.', next: 'Glue dry before it goes in; do not touch what comes out.',
+  },
+  {
+    id: 'smooth-side', name: 'Printed on the smooth side', stages: ['lift'], mark: 'P', explains: { beads: 3 },
+    evidence: [
+      { weight: 2, said: 'the printed side is smooth', answer: { question: 'which-side', is: 'smooth' } },
+      { weight: -3, said: 'the printed side is rough', answer: { question: 'which-side', is: 'rough' } },
+    ],
+    now: 'Wipe it clean and print again.', next: 'The rough side up, set to transparency, best quality.',
+  },
+  {
+    id: 'wrong-setting', name: 'Too much ink for the sheet', stages: ['lift'], mark: 'E', explains: { beads: 2 },
+    evidence: [{ weight: 2, said: 'the side was right', answer: { question: 'which-side', is: 'rough' } }],
+    now: 'Let it dry flat, or wipe it and print again.', next: 'Set the printer to transparency, and let it dry before it is laid.',
+  },
 ]

@@ -114,6 +114,18 @@ const rows: [string, string, string[], Making, Record<string, string>, Making, R
   ['peeled-early', 'quick-peel', ['lifts'], {}, { peeled: 'early' }, { wetting: 'soak' }, { peeled: 'in time' }],
   ['peeled-late', 'quick-peel', ['stays'], { gsm: 80 }, { peeled: 'late' }, { gsm: 120 }, { peeled: 'in time', back: 'dull' }],
   ['dried-coat', 'gesso-ground', ['bald'], { coat: 'light', humidity: 30 }, {}, { coat: 'generous' }, { 'spot-edge': 'sharp' }],
+  ['coat-wider', 'medium-transfer', ['outline', 'goop'], {}, { 'coat-over': 'picture' }, { coat: 'heavy' }, { 'coat-over': 'over all' }],
+  ['no-white-ground', 'medium-transfer', ['grain', 'bald'], { surface: 'porous' }, {}, { surface: 'painted' }, { 'spot-edge': 'sharp' }],
+  ['brushed-again', 'medium-transfer', ['brush'], {}, { again: 'again' }, { topCoat: 'spray' }, { again: 'once' }],
+  ['thick-coat-lines', 'medium-transfer', ['brush'], {}, { again: 'once', 'coat-how': 'thick' }, {}, { again: 'again' }],
+  ['glue-top-coat', 'medium-transfer', ['tacky'], { humidity: 75 }, { stacked: 'open' }, { topCoat: 'varnish' }, { stacked: 'stacked' }],
+  ['stacked-soon', 'medium-transfer', ['tacky'], { topCoat: 'varnish' }, { stacked: 'stacked' }, { humidity: 75 }, { stacked: 'open' }],
+  ['freehand', 'tape-film', ['off-centre'], {}, { 'under-film': 'nothing' }, {}, { 'under-film': 'specks' }],
+  ['static', 'tape-film', ['off-centre'], {}, { 'under-film': 'specks' }, {}, { 'under-film': 'nothing' }],
+  ['loose-edge', 'wax-tissue', ['jammed'], {}, { 'edges-glued': 'loose' }, {}, { 'edges-glued': 'wet' }],
+  ['wet-glue', 'wax-tissue', ['jammed'], { printer: 'inkjet' }, { 'edges-glued': 'wet' }, {}, { 'edges-glued': 'loose' }],
+  ['smooth-side', 'water-lift', ['beads'], {}, { 'which-side': 'smooth' }, {}, { 'which-side': 'rough' }],
+  ['wrong-setting', 'water-lift', ['beads'], {}, { 'which-side': 'rough' }, {}, { 'which-side': 'smooth' }],
   ['draft-print', 'water-lift', ['pale'], {}, { where: 'all over' }, { humidity: 30 }, { where: 'one place' }],
 ]
 

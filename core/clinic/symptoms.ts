@@ -19,6 +19,13 @@ export const symptoms: Symptom[] = [
   { id: 'pale', name: 'pale', look: 'All of the picture is there, but faint.', feel: 'Nothing.' },
   { id: 'doubled', name: 'doubled', look: 'Every line is there twice.', feel: 'Nothing.' },
   { id: 'drips', name: 'bubbles, drips', look: 'Wax stands in bubbles or has run.', feel: 'Bumps.' },
+  { id: 'outline', name: 'glue outline', look: 'A shiny rim stands round the picture.', feel: 'A step, smoother than the ground.' },
+  { id: 'grain', name: 'grain shows', look: 'Grain, knots or a stain show through the pale parts.', feel: 'Nothing.' },
+  { id: 'brush', name: 'brush lines', look: 'Streaks of the brush stand in the top coat.', feel: 'Fine ridges.' },
+  { id: 'tacky', name: 'stays tacky', look: 'The surface takes fingerprints and holds paper.', feel: 'Tacky, perhaps cool.' },
+  { id: 'off-centre', name: 'off centre', look: 'The film sits askew, or has lint and hairs under it.', feel: 'Specks.' },
+  { id: 'jammed', name: 'tissue jammed', look: 'The tissue is folded or smeared by the printer.', feel: 'Creased.' },
+  { id: 'beads', name: 'ink beads', look: 'The ink stands in drops or smears on the transparency.', feel: 'Wet, slides.' },
   { id: 'lets-go', name: 'lets go', look: 'The film does not stick where it is put.', feel: 'Slippery or fluffy.' },
 ]
 
@@ -35,5 +42,11 @@ export const questions: Question[] = [
   { id: 'peeled', ask: 'It was peeled', options: [{ id: 'early', name: 'before 3 min' }, { id: 'in time', name: '3 to 5 min' }, { id: 'late', name: 'later' }], symptoms: ['lifts', 'stays'] },
   { id: 'misted', ask: 'The print was', options: [{ id: 'misted', name: 'misted' }, { id: 'dry', name: 'dry' }], symptoms: ['wrinkles'] },
   { id: 'still-white', ask: 'Wetted, the haze', options: [{ id: 'goes', name: 'goes' }, { id: 'stays', name: 'stays' }], symptoms: ['haze', 'cloudy'] },
+  { id: 'coat-over', ask: 'The top coat went', options: [{ id: 'over all', name: 'over the whole piece' }, { id: 'picture', name: 'over the picture' }, { id: 'none', name: 'nowhere' }], symptoms: ['outline'] },
+  { id: 'again', ask: 'A stroke was', options: [{ id: 'once', name: 'left alone' }, { id: 'again', name: 'gone over again' }], symptoms: ['brush'] },
+  { id: 'stacked', ask: 'It lay', options: [{ id: 'open', name: 'open' }, { id: 'stacked', name: 'stacked or wrapped' }], symptoms: ['tacky'] },
+  { id: 'under-film', ask: 'Under it are', options: [{ id: 'specks', name: 'specks, hairs' }, { id: 'nothing', name: 'nothing' }], symptoms: ['off-centre'] },
+  { id: 'edges-glued', ask: 'Its leading edge was', options: [{ id: 'glued', name: 'glued and dry' }, { id: 'loose', name: 'loose' }, { id: 'wet', name: 'glued, still wet' }], symptoms: ['jammed'] },
+  { id: 'which-side', ask: 'The printed side feels', options: [{ id: 'smooth', name: 'smooth' }, { id: 'rough', name: 'rough' }], symptoms: ['beads'] },
   { id: 'tissue-where', ask: 'It shows', options: [{ id: 'overlap', name: 'at the overlap' }, { id: 'everywhere', name: 'all round' }], symptoms: ['tissue'] },
 ]

@@ -25,7 +25,8 @@ export interface SheetText {
   why: string
   mark: Mark | null
   chain: { state: PieceState; word: string; done: boolean }[]
-  /** What is left to do; for a finished piece how it was made, so that it can be done again: `stepsTitle` says so. */
+  /** What is left to do; for a finished piece how it was made, so that it can be done again, for one that is not begun what will be done:
+   *  `stepsTitle` says so. */
   steps: { title: string; text: string }[]
   stepsTitle: string
   bag: string[]
@@ -60,7 +61,9 @@ export function sheetText(sheet: TakeHomeSheet, whole: Plan, workshop: Workshop,
     chain: sheet.chain.map((state, i) => ({ state, word: stateWord(state, plan.recipe.words, plan.rounds), done: i < sheet.done })),
     ...(sheet.group === 'finished' && sheet.steps.length === 0
       ? { stepsTitle: t('How it was made, to do it again'), steps: howMade(plan, house) }
-      : { stepsTitle: '', steps: sheet.steps.map((s) => ({ title: t(s.title), text: t(wording === 'few' ? s.few : s.more) })) }),
+      : sheet.group === 'not-laid' && sheet.steps.length === 0
+        ? { stepsTitle: t('What will be done'), steps: howMade(plan, house) }
+        : { stepsTitle: '', steps: sheet.steps.map((s) => ({ title: t(s.title), text: t(wording === 'few' ? s.few : s.more) })) }),
     bag: sheet.bag.map((b) => t(b)),
     faults: sheet.faults.map((f) => ({ seen: t(f.seen), now: t(f.now) })),
     cautions: sheet.cautions.map((c) => t(c)),

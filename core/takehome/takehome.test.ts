@@ -27,6 +27,15 @@ describe('the state in which a piece goes home', () => {
     expect(sheet(moths, 'Rune')).toMatchObject({ group: 'finished', state: 'sealed', known: true }))
   it('is what it is, once all sessions are over', () =>
     expect(sheet(moths, 'Rune', sunday)).toMatchObject({ group: 'rub-at-home', state: 'laid' }))
+  it('says what will be done, for who missed the laying, and never that it was', () => {
+    const p = plan(moths)
+    const one = p.takeHome.find((s) => s.name === 'Edda')!
+    const text = sheetText(one, p, moths, house, 'few')
+    expect(text.stepsTitle).toBe('What will be done')
+    expect(text.steps.map((s) => s.title)).toEqual(expect.arrayContaining(['For one', 'Coat', 'Rub, round 1']))
+    expect(text.steps.length).toBe(p.stages.filter((s) => s.id !== 'print').length + 1)
+    expect(text.bag).toEqual([])
+  })
   it('is nothing, for who missed the laying', () => expect(sheet(moths, 'Edda')).toMatchObject({ group: 'not-laid', steps: [], bag: [] }))
   it('is laid, for a piece that would be rubbed before its own least time', () => {
     const edda = sheet(withPiece('Edda', { laidAt: '2026-05-15T23:30:00-04:00[America/New_York]' }), 'Edda')

@@ -100,6 +100,38 @@ defineProps<{ symptom: string }>()
       <circle cx="38" cy="24" r="6" />
       <circle cx="70" cy="36" r="5" />
     </g>
+    <g v-else-if="symptom === 'outline'" fill="none">
+      <path d="M12 8h58v44H12z" stroke="#fffdf8" stroke-width="5" />
+      <path d="M9 5h64v50H9z" stroke="#8a7b66" stroke-width="1.4" />
+    </g>
+    <g v-else-if="symptom === 'grain'" fill="none" stroke="#8a4b00" stroke-opacity=".55" stroke-width="1.6">
+      <path d="M0 10q42 8 84-2M0 20q40 8 84 0M0 32q24 2 34-3 10-6 20 0 12 6 30 2M0 42q22 4 34 1 12 5 22 1 12-4 28 0M0 52q40-6 84 0" />
+      <ellipse cx="44" cy="36" rx="9" ry="5" />
+    </g>
+    <path
+      v-else-if="symptom === 'brush'"
+      d="M0 6h84M0 9h70M0 18h84M8 21h76M0 31h84M0 34h60M0 44h84M14 47h70M0 55h84"
+      stroke="#fffdf8"
+      stroke-width="2"
+      stroke-opacity=".85"
+    />
+    <g v-else-if="symptom === 'tacky'" fill="none" stroke="#241c17" stroke-width="1.4">
+      <path d="M34 46c-4-22 2-34 12-34s16 12 12 34" fill="#fffdf8" fill-opacity=".7" />
+      <path d="M38 44c-3-16 1-26 8-26s11 10 8 26M42 44c-2-10 0-18 4-18s6 8 4 18M46 44V32" />
+    </g>
+    <g v-else-if="symptom === 'off-centre'">
+      <path d="M14 14l60-8 6 38-60 10z" fill="#d4e4e6" fill-opacity=".6" stroke="#241c17" stroke-width="1.8" />
+      <path d="M30 24q5-5 9 1M50 36q6-2 7 4M36 40l4 3M60 20l5 2" fill="none" stroke="#241c17" stroke-width="1.4" />
+    </g>
+    <g v-else-if="symptom === 'jammed'" fill="#fffdf8" stroke="#241c17" stroke-width="1.6">
+      <path d="M10 8h64v10H10z" />
+      <path d="M18 18l8 10-8 8 10 8-6 12h40l-6-10 10-8-10-10 8-10z" />
+      <path d="M28 28h22M26 38h28" stroke="#4a2a91" stroke-width="3" />
+    </g>
+    <g v-else-if="symptom === 'beads'" fill="#4a2a91" fill-opacity=".7">
+      <circle v-for="n in 12" :key="n" :cx="((n * 37) % 80) + 2" :cy="((n * 23) % 54) + 3" :r="2 + (n % 3)" />
+      <path d="M20 40q20-8 40-2-18 6-40 2z" fill-opacity=".4" />
+    </g>
     <path v-else-if="symptom === 'lets-go'" d="M84 60H40C52 48 66 38 84 34z" fill="#d4e4e6" stroke="#241c17" stroke-width="2" />
   </svg>
 </template>

@@ -75,6 +75,7 @@ const stateOptions = computed(() => states.value.map((s) => ({ id: s, name: stat
       {{ $t('{0} after it was laid', say.minutes(sheet.wait.recommendedMin)) }} <SourceMark :mark="sheet.wait.mark" />.
       <b>{{ $t('Set below when that was.') }}</b>
     </p>
+    <p v-else-if="sheet.group === 'not-laid'" class="two">{{ $t('No piece yet. Set when it was laid, once it is.') }}</p>
     <p v-else class="two">{{ $t('{0}: nothing to wait for.', homeGroupName(sheet.group)) }}</p>
     <router-link class="clinic" :to="`/w/${workshop.id}/clinic?piece=${sheet.participant}`">{{
       $t('Something is wrong with it')

@@ -33,7 +33,7 @@ const places = computed(() =>
         { name: tr('Workshops'), to: '/', on: false },
       ]
     : [
-        { name: tr('Workshops'), to: '/', on: route.name === 'workshops' },
+        { name: tr('Workshops'), to: '/', on: ['workshops', 'new'].includes(String(route.name)) },
         ...desk.houseList.map((h) => ({
           name: desk.houseList.length > 1 ? h.name.split(' ')[0]! : tr('House'),
           to: `/house/${h.id}`,

@@ -7,6 +7,7 @@ export const router = createRouter({
   history: createWebHistory(),
   routes: [
     { path: '/', name: 'workshops', component: () => import('../workshops/WorkshopsPage.vue') },
+    { path: '/new', name: 'new', component: () => import('../workshops/NewPage.vue') },
     { path: '/w/:id', redirect: (to) => ({ name: 'bench', params: { id: to.params['id']!, panel: 'kit' } }) },
     {
       path: '/w/:id/bench/:panel',

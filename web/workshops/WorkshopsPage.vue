@@ -5,7 +5,7 @@ import { computed, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import { errandsDue, nextSession } from '#core/plan'
 import { inZone } from '#core/time'
-import { arrange, changed, copyOf, inWorkshop, newWorkshop, type Summary, type Workshop } from '#core/workshop'
+import { arrange, changed, copyOf, inWorkshop, type Summary, type Workshop } from '#core/workshop'
 import { api } from '../app/api'
 import { useDesk } from '../app/desk'
 import { useBringIn } from '../app/useBringIn'
@@ -46,11 +46,6 @@ function create(w: Workshop, label: string) {
   desk.act({ kind: 'create', label, subject: { kind: 'workshop', id: w.id }, changes: [changed(inWorkshop, null, w)] })
   void router.push(`/w/${w.id}/bench/group`)
 }
-const makeNew = (houseId: string) =>
-  create(
-    newWorkshop({ id: uuidv7(), design: uuidv7(), participants: [] }, houseId, tr('A new workshop'), desk.now),
-    tr('a workshop was made'),
-  )
 /** A workshop of the list, whole: fetched when something is done with it. */
 async function whole(id: string): Promise<Workshop | undefined> {
   desk.want([id])
@@ -106,12 +101,7 @@ function takeIn() {
     >
     <div class="all">
       <h2>{{ $t('All workshops') }}</h2>
-      <v-menu v-if="desk.houseList.length > 1"
-        ><template #activator="{ props: p }"
-          ><v-btn v-bind="p">{{ $t('New') }}</v-btn></template
-        ><v-list><v-list-item v-for="h in desk.houseList" :key="h.id" :title="$t('at {0}', h.name)" @click="makeNew(h.id)" /></v-list
-      ></v-menu>
-      <v-btn v-else @click="makeNew(desk.houseList[0]!.id)">{{ $t('New') }}</v-btn>
+      <v-btn to="/new">{{ $t('New') }}</v-btn>
       <v-btn tag="label">{{ $t('Bring one in') }}<input class="sr" type="file" accept=".json,application/json" @change="bringIn" /></v-btn>
       <span v-if="problem" role="alert" class="stop"
         ><b>{{ problem.what }}</b> {{ problem.path }}. {{ problem.remedy }}</span

@@ -117,9 +117,6 @@ watch([() => workshop.value?.title, () => route.name], ([title]) => (document.ti
   color: var(--ink);
   border-bottom-color: var(--ink);
 }
-.key {
-  font-family: var(--f-code);
-}
 .main {
   flex: 1;
   display: flex;

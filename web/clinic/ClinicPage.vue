@@ -92,7 +92,7 @@ const owners = computed(() => [
         </div>
       </div>
       <CauseList v-if="ranked.length" :ranked="ranked" :pairs="pairs" />
-      <div v-else class="outline">
+      <div v-else class="hollow">
         {{
           seen.length
             ? $t('Nothing this method does looks like that. Look again, or choose the method.')
@@ -141,21 +141,10 @@ const owners = computed(() => [
 .name {
   font: 700 var(--t-lead)/1.15 var(--f-head);
 }
-.against {
-  text-align: end;
-}
-.outline {
-  border: 1.5px dashed var(--edge);
-  padding: 28px;
-  color: var(--text-2);
-}
 @media (max-width: 900px) {
   .clinic,
   .case {
     grid-template-columns: minmax(0, 1fr);
-  }
-  .against {
-    text-align: start;
   }
   .side {
     margin-bottom: 16px;

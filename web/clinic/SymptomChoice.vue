@@ -88,9 +88,6 @@ const toggle = (s: string) => (seen.value = seen.value.includes(s) ? seen.value.
   padding: 0 10px;
   font-size: var(--t-small);
 }
-.name {
-  font: 700 var(--t-lead)/1.15 var(--f-head);
-}
 @media (max-width: 900px) {
   .side {
     margin-bottom: 16px;

@@ -51,12 +51,6 @@ const may = (c: CautionId) => {
   gap: 0 28px;
   margin-top: 10px;
 }
-.entry {
-  border-top: 1px solid var(--edge);
-  padding: 8px 0 14px;
-  scroll-margin-top: 20px;
-  break-inside: avoid;
-}
 .entry h3 {
   display: flex;
   gap: 8px;

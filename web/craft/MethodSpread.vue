@@ -84,7 +84,7 @@ const hand = (ids: readonly (keyof typeof cautions)[]) => ids.map((c) => ({ wher
           </ul>
         </div>
         <h2>{{ $t('What goes wrong') }}</h2>
-        <ul class="lines">
+        <ul class="bare lines">
           <li v-for="f in recipe.faults" :key="f.seen">
             <b>{{ $t(f.seen) }}</b><span class="small">{{ $t('now: {0}; next time: {1}', f.now, f.next) }}</span>
           </li>
@@ -148,19 +148,6 @@ const hand = (ids: readonly (keyof typeof cautions)[]) => ids.map((c) => ({ wher
   break-inside: avoid;
   margin-bottom: 4px;
 }
-.stages {
-  list-style: none;
-  padding: 0;
-  margin: 10px 0 16px;
-}
-.stages li {
-  display: grid;
-  grid-template-columns: 84px 1fr 104px;
-  gap: 10px;
-  padding: 8px 0;
-  scroll-margin-top: 20px;
-  break-inside: avoid;
-}
 h2 {
   margin: 14px 0 4px;
   border-top: 2px solid var(--text);
@@ -170,11 +157,6 @@ h2 {
   border: 0;
   margin-top: 0;
   padding: 0;
-}
-.lines {
-  list-style: none;
-  padding: 0;
-  margin: 0;
 }
 .lines li {
   display: flex;
@@ -209,9 +191,6 @@ h2 {
   .spread,
   .top {
     grid-template-columns: minmax(0, 1fr);
-  }
-  .stages li {
-    grid-template-columns: 40px minmax(0, 1fr);
   }
   .hands {
     columns: 1;

@@ -30,7 +30,7 @@ const amount = (m: MaterialUse): [string, Figure | undefined] => {
 <template>
   <div>
     <h2>{{ $t('Materials') }}</h2>
-    <ul class="lines">
+    <ul class="bare lines">
       <li v-for="m in recipe.materials" :key="m.material">
         <span
           ><b>{{ m.material === 'blank' ? $t('Blank') : $t(materialOf(m.material).name) }}</b>
@@ -43,7 +43,7 @@ const amount = (m: MaterialUse): [string, Figure | undefined] => {
     <h2>
       {{ $t('Stations') }} <span class="small two light">{{ $t('minutes a piece, one after another') }} <SourceMark mark="E" /></span>
     </h2>
-    <ul class="stations">
+    <ul class="bare stations">
       <li v-for="x in stations" :key="x.name">
         <b>{{ $t(x.name) }}</b><i :class="{ wait: x.waits }" :style="{ width: `${Math.max(2, (100 * x.minutes) / longest)}%` }" /><span>{{
           $t('{0} min', x.minutes)
@@ -51,7 +51,7 @@ const amount = (m: MaterialUse): [string, Figure | undefined] => {
       </li>
     </ul>
     <h2>{{ $t('Goes onto') }}</h2>
-    <ul class="lines">
+    <ul class="bare lines">
       <li v-for="(f, id) in recipe.surfaces" :key="id">
         <b>{{ $t(blankMaterial(id)?.name ?? id) }}</b><span class="small">{{ f.fit }}: {{ $t(f.note) }} <SourceMark :mark="f.mark" /></span>
       </li>
@@ -63,14 +63,6 @@ h2 {
   margin: 14px 0 4px;
   border-top: 2px solid var(--text);
   padding-top: 8px;
-}
-.light {
-  font: 400 var(--t-small) var(--f-text);
-}
-.stations {
-  list-style: none;
-  padding: 0;
-  margin: 0;
 }
 .stations li {
   display: grid;
@@ -86,11 +78,6 @@ h2 {
 .stations .wait {
   background: var(--stock);
   border: 1.5px solid var(--text-2);
-}
-.lines {
-  list-style: none;
-  padding: 0;
-  margin: 0;
 }
 .lines li {
   display: flex;

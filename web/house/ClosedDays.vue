@@ -19,9 +19,9 @@ const addDay = () => {
 }
 </script>
 <template>
-  <section>
+  <section class="part">
     <h3>{{ $t('Closed days') }}</h3>
-    <ul class="days">
+    <ul class="bare days">
       <li v-for="d in [...house.closedDays].sort()" :key="d">
         <span class="code">{{ d }}</span><v-btn
           :aria-label="$t('Open again on {0}', d)"
@@ -52,13 +52,6 @@ const addDay = () => {
   </section>
 </template>
 <style scoped>
-section {
-  border-top: 2px solid var(--text);
-  padding-top: 10px;
-  display: grid;
-  gap: 12px;
-  align-content: start;
-}
 input {
   height: 44px;
   border: 1.5px solid var(--edge);
@@ -69,11 +62,6 @@ input {
   font: 600 var(--t-list) var(--f-text);
   color-scheme: light dark;
   min-width: 0;
-}
-ul {
-  list-style: none;
-  padding: 0;
-  margin: 0;
 }
 .days li {
   display: flex;

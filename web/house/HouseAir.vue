@@ -22,7 +22,7 @@ const factor = computed(() =>
 )
 </script>
 <template>
-  <section>
+  <section class="part">
     <h3>
       {{ $t('Room') }}
       <span class="two small light">{{ $t('how long a piece cures, medium transfer on bare wood') }} <SourceMark mark="E" /></span>
@@ -52,16 +52,6 @@ const factor = computed(() =>
   </section>
 </template>
 <style scoped>
-section {
-  border-top: 2px solid var(--text);
-  padding-top: 10px;
-  display: grid;
-  gap: 12px;
-  align-content: start;
-}
-.light {
-  font: 400 var(--t-small) var(--f-text);
-}
 .room {
   display: flex;
   gap: 20px;

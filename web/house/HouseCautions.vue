@@ -84,7 +84,4 @@ form {
 .wide input {
   width: 100%;
 }
-.light {
-  font: 400 var(--t-small) var(--f-text);
-}
 </style>

@@ -32,7 +32,7 @@ const barOf = ({ from, to }: { from: string; to: string }) => {
 }
 </script>
 <template>
-  <section>
+  <section class="part">
     <div class="between">
       <h3>{{ $t('Open') }}</h3>
       <SegmentChoice
@@ -46,7 +46,7 @@ const barOf = ({ from, to }: { from: string; to: string }) => {
         @update:model-value="set(inHouse.weekStart, $event, $t('the first day of the week changed'))"
       />
     </div>
-    <ul class="week">
+    <ul class="bare week">
       <li v-for="d in order" :key="d">
         <b>{{ names[d] }}</b><template v-if="house.hours[d]"
           ><input
@@ -75,13 +75,6 @@ const barOf = ({ from, to }: { from: string; to: string }) => {
   </section>
 </template>
 <style scoped>
-section {
-  border-top: 2px solid var(--text);
-  padding-top: 10px;
-  display: grid;
-  gap: 12px;
-  align-content: start;
-}
 .between {
   display: flex;
   justify-content: space-between;
@@ -97,11 +90,6 @@ input {
   font: 600 var(--t-list) var(--f-text);
   color-scheme: light dark;
   min-width: 0;
-}
-ul {
-  list-style: none;
-  padding: 0;
-  margin: 0;
 }
 .week li {
   display: grid;

@@ -17,7 +17,7 @@ const rename = (e: Event) => {
 }
 </script>
 <template>
-  <section>
+  <section class="part">
     <h3>{{ $t('Measures') }}</h3>
     <label
       ><span class="label">{{ $t('Name') }}</span
@@ -72,15 +72,7 @@ const rename = (e: Event) => {
   </section>
 </template>
 <style scoped>
-section {
-  border-top: 2px solid var(--text);
-  padding-top: 10px;
-  display: grid;
-  gap: 12px;
-  align-content: start;
-}
-input,
-select {
+input {
   height: 44px;
   border: 1.5px solid var(--edge);
   border-radius: 6px;
@@ -91,8 +83,7 @@ select {
   color-scheme: light dark;
   min-width: 0;
 }
-label input,
-label select {
+label input {
   width: 100%;
 }
 </style>

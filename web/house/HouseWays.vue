@@ -27,7 +27,7 @@ const choose = (recipe: string, s: School, o: string) => {
 const own = computed(() => Object.keys(props.house.figures ?? {}).length)
 </script>
 <template>
-  <section>
+  <section class="part">
     <h3>
       {{ $t('Recipes') }} <span class="two small light">{{ $t('how this house does it; a plan’s own choice goes first') }}</span>
     </h3>
@@ -54,35 +54,11 @@ const own = computed(() => Object.keys(props.house.figures ?? {}).length)
   </section>
 </template>
 <style scoped>
-section {
-  border-top: 2px solid var(--text);
-  padding-top: 10px;
-  display: grid;
-  gap: 12px;
-  align-content: start;
-}
 .own {
   color: var(--text);
   font-weight: 700;
   align-self: end;
   padding: 12px 0;
-}
-.light {
-  font: 400 var(--t-small) var(--f-text);
-}
-select {
-  height: 44px;
-  border: 1.5px solid var(--edge);
-  border-radius: 6px;
-  padding: 0 8px;
-  background: var(--stock);
-  color: var(--text);
-  font: 600 var(--t-list) var(--f-text);
-  color-scheme: light dark;
-  min-width: 0;
-}
-label select {
-  width: 100%;
 }
 .row {
   display: flex;

@@ -44,14 +44,6 @@ const unmark = (id: string) =>
   gap: 8px 18px;
   align-items: end;
 }
-.label {
-  display: block;
-}
-.box {
-  width: 15px;
-  height: 11px;
-  border: 2px dashed var(--watch);
-}
 .marked {
   display: inline-flex;
   gap: 6px;

@@ -91,7 +91,7 @@ const pressText = computed(() => {
         $t('{0} is in the tray', plan.print.paper.name)
       }}</v-btn>
     </article>
-    <ol class="tray" :aria-label="$t('Out-tray')">
+    <ol class="bare tray" :aria-label="$t('Out-tray')">
       <li v-for="j in jobs" :key="j.id">
         <b>{{ job(j) }}</b>
         <span class="small two">{{ say.at(j.at) }}</span>
@@ -130,7 +130,7 @@ const pressText = computed(() => {
       />
     </div>
     <h3 class="gap">{{ $t('Before it prints') }}</h3>
-    <ul class="checks">
+    <ul class="bare checks">
       <li v-for="c in checks" :key="c.text"><VerdictShape :state="c.ok ? 'settled' : 'look'" :size="17" />{{ $t(c.text) }}</li>
     </ul>
     <div v-if="waiting > 0" class="small">
@@ -183,11 +183,6 @@ const pressText = computed(() => {
   margin: 4px 0;
   padding-inline-start: 18px;
 }
-.tray {
-  list-style: none;
-  padding: 0;
-  margin: 0;
-}
 .tray li {
   display: grid;
   grid-template-columns: 1fr auto auto;
@@ -207,11 +202,6 @@ const pressText = computed(() => {
 .again summary {
   min-height: 26px;
   cursor: pointer;
-}
-.checks {
-  list-style: none;
-  margin: 0;
-  padding: 0;
 }
 .checks li {
   display: grid;

@@ -153,7 +153,7 @@ useEventListener(window, 'imprenta:print', printKey)
         @choose="chosen = $event"
       />
       <TooLarge v-else-if="refused && larger" :paper="plan.print.paper" :size="plan.print" :unit="sizeUnit(house)" />
-      <div v-else class="outline">{{ $t('The sheet will lie here.') }}</div>
+      <div v-else class="hollow">{{ $t('The sheet will lie here.') }}</div>
     </section>
     <PrinterPanel
       class="right"
@@ -198,11 +198,6 @@ useEventListener(window, 'imprenta:print', printKey)
   background: var(--board);
   padding: 10px 18px 20px;
   min-width: 0;
-}
-.outline {
-  border: 1.5px dashed var(--edge);
-  padding: 24px;
-  color: var(--text-2);
 }
 .ghost {
   display: grid;

@@ -124,7 +124,7 @@ const paperWays = (Object.keys(papers) as PaperId[]).map((id) => ({ id, name: pa
       </div>
     </template>
   </v-virtual-scroll>
-  <div v-if="!prints.length" class="outline">
+  <div v-if="!prints.length" class="hollow">
     {{ printed ? $t('Everything is printed.') : $t('Nobody is in the group yet: nothing is printed.') }}
   </div>
   <dl class="kinds">
@@ -227,10 +227,5 @@ const paperWays = (Object.keys(papers) as PaperId[]).map((id) => ({ id, name: pa
   flex-wrap: wrap;
   gap: 8px;
   align-items: center;
-}
-.outline {
-  border: 1.5px dashed var(--edge);
-  padding: 24px;
-  color: var(--text-2);
 }
 </style>

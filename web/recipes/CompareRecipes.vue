@@ -103,9 +103,6 @@ section {
   grid-template-columns: minmax(0, 1fr);
   gap: 12px;
 }
-.name {
-  font: 700 var(--t-lead)/1.2 var(--f-head);
-}
 .row {
   display: flex;
   flex-wrap: wrap;

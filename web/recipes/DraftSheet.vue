@@ -53,9 +53,6 @@ const keepAs = computed(() => {
   align-items: baseline;
   gap: 20px;
 }
-.sheet {
-  margin-top: 20px;
-}
 .names {
   display: grid;
   grid-template-columns: 280px 1fr;

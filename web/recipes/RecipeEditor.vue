@@ -34,7 +34,7 @@ const value = (e: Event) => (e.target as HTMLInputElement).value
       </div>
     </section>
     <h3 class="gap">{{ $t('Stages') }}</h3>
-    <ol class="stages">
+    <ol class="bare stages">
       <li v-for="s in stages" :key="s.id" :class="{ gone: of.dropped(`stages/${s.id}`) }">
         <div class="head">
           <input
@@ -121,11 +121,6 @@ const value = (e: Event) => (e.target as HTMLInputElement).value
 .num {
   width: 84px;
 }
-ol {
-  list-style: none;
-  padding: 0;
-  margin: 0;
-}
 .stages li {
   display: grid;
   grid-template-columns: 200px 100px 100px 1fr 1fr;
@@ -155,12 +150,8 @@ textarea.field {
   line-height: 1.25;
   font-size: var(--t-small);
 }
-.gone .named,
-.cue {
+.gone .named {
   flex: 1 1 200px;
-}
-.cue input {
-  width: 100%;
 }
 @media (max-width: 900px) {
   .stages li {

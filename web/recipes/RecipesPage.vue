@@ -107,7 +107,7 @@ const told = (o: OwnRecipe) => {
     <DraftSheet v-if="draft" class="sheet" :of="drafting" :draft="draft" :own="own" @save="save" @leave="draft = undefined" />
     <template v-else>
       <section>
-        <ul v-if="own.length" class="list">
+        <ul v-if="own.length" class="bare list">
           <li v-for="o in own" :key="o.id">
             <span
               ><b class="name">{{ $t(o.name) }}</b> {{ $t('version {0}', o.version) }}
@@ -134,7 +134,7 @@ const told = (o: OwnRecipe) => {
             >
           </li>
         </ul>
-        <div v-else class="outline">{{ $t('Here will be your own recipes. Begin from a method, or bring a file in.') }}</div>
+        <div v-else class="hollow">{{ $t('Here will be your own recipes. Begin from a method, or bring a file in.') }}</div>
         <div class="row">
           <SegmentChoice :label="$t('Begin from')" model-value="" :options="recipes" @update:model-value="begin(latestRecipe($event)!)" />
           <v-btn tag="label"
@@ -179,11 +179,6 @@ section {
   grid-template-columns: minmax(0, 1fr);
   gap: 12px;
 }
-.list {
-  list-style: none;
-  padding: 0;
-  margin: 0;
-}
 .list li {
   display: flex;
   justify-content: space-between;
@@ -200,11 +195,6 @@ section {
   flex-wrap: wrap;
   gap: 8px;
   align-items: end;
-}
-.outline {
-  border: 1.5px dashed var(--edge);
-  padding: 24px;
-  color: var(--text-2);
 }
 @media (max-width: 760px) {
   .list li {

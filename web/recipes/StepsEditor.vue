@@ -38,7 +38,7 @@ const stageName = (id: string) => [...stages.value, ...props.of.steps.value].fin
 </script>
 <template>
   <div>
-    <ul v-if="of.steps.value.length" class="steps" :aria-label="$t('Steps of our own')">
+    <ul v-if="of.steps.value.length" class="bare steps" :aria-label="$t('Steps of our own')">
       <li v-for="s in of.steps.value" :key="s.id">
         <b>{{ $t(s.name) }}</b><span class="small two">{{
           $t('after {0}, {1}{2} min', stageName(s.after).toLowerCase(), s.attended ? '' : $t('a wait of '), s.minutes)
@@ -75,11 +75,6 @@ const stageName = (id: string) => [...stages.value, ...props.of.steps.value].fin
 <style scoped>
 .num {
   width: 84px;
-}
-ul {
-  list-style: none;
-  padding: 0;
-  margin: 0;
 }
 .steps li {
   display: grid;

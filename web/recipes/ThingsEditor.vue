@@ -26,7 +26,7 @@ const value = (e: Event) => (e.target as HTMLInputElement).value
 <template>
   <div>
     <h3 class="gap">{{ $t('Things') }}</h3>
-    <ul class="things">
+    <ul class="bare things">
       <li v-for="m in amounts" :key="m.material" :class="{ gone: of.dropped(`materials/${m.material}`) }">
         <b>{{ m.material === 'blank' ? $t('Blank') : $t(materialOf(m.material).name) }}</b>
         <label
@@ -85,11 +85,6 @@ const value = (e: Event) => (e.target as HTMLInputElement).value
 }
 .num {
   width: 84px;
-}
-ul {
-  list-style: none;
-  padding: 0;
-  margin: 0;
 }
 .stages li {
   display: grid;

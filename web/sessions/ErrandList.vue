@@ -24,23 +24,6 @@ const emit = defineEmits<{ done: [errand: string] }>()
   </ul>
 </template>
 <style scoped>
-.class {
-  position: absolute;
-  top: 312px;
-  height: 46px;
-  background: var(--ink);
-  color: var(--on-ink);
-  display: grid;
-  place-items: center;
-  font: 780 var(--t-h3) var(--f-head);
-  cursor: grab;
-  z-index: 4;
-  touch-action: none;
-}
-.class:focus-visible {
-  outline: 3px solid var(--ink);
-  outline-offset: 3px;
-}
 ul {
   list-style: none;
   padding: 0;

@@ -42,23 +42,6 @@ defineProps<{ flags: readonly (SaidErrand & { at: number })[] }>()
 .errand.done {
   color: var(--text-2);
 }
-.class {
-  position: absolute;
-  top: 312px;
-  height: 46px;
-  background: var(--ink);
-  color: var(--on-ink);
-  display: grid;
-  place-items: center;
-  font: 780 var(--t-h3) var(--f-head);
-  cursor: grab;
-  z-index: 4;
-  touch-action: none;
-}
-.class:focus-visible {
-  outline: 3px solid var(--ink);
-  outline-offset: 3px;
-}
 .errand.late {
   color: var(--watch);
   font-weight: 700;

@@ -76,21 +76,4 @@ const clamp = (n: number) => Math.min(100, Math.max(0, n))
 .cue.better > span {
   top: 66px;
 }
-.class {
-  position: absolute;
-  top: 312px;
-  height: 46px;
-  background: var(--ink);
-  color: var(--on-ink);
-  display: grid;
-  place-items: center;
-  font: 780 var(--t-h3) var(--f-head);
-  cursor: grab;
-  z-index: 4;
-  touch-action: none;
-}
-.class:focus-visible {
-  outline: 3px solid var(--ink);
-  outline-offset: 3px;
-}
 </style>

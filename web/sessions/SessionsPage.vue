@@ -67,7 +67,7 @@ const curing = computed(() => {
   <LostPage v-if="!workshop || !house || !plan || !say" />
   <main v-else-if="!plan.sessions.length" class="page">
     <h1>{{ $t('No class yet') }}</h1>
-    <div class="outline">{{ $t('Here will be the time from the first errand to the last class.') }}</div>
+    <div class="hollow">{{ $t('Here will be the time from the first errand to the last class.') }}</div>
     <v-btn :to="`/w/${id}/bench/sessions`" color="primary" variant="flat">{{ $t('Add a class') }}</v-btn>
   </main>
   <main v-else class="page">
@@ -167,19 +167,6 @@ const curing = computed(() => {
 .errand.done {
   color: var(--text-2);
 }
-.shelf {
-  position: absolute;
-  top: 206px;
-  height: 84px;
-}
-.shelf b {
-  position: absolute;
-  left: 10px;
-  top: 8px;
-  background: var(--stock);
-  padding: 0 6px;
-  white-space: nowrap;
-}
 .class {
   position: absolute;
   top: 312px;
@@ -202,14 +189,6 @@ const curing = computed(() => {
   grid-template-columns: 1.3fr 1fr;
   gap: 30px;
 }
-.by {
-  white-space: nowrap;
-}
-.outline {
-  border: 1.5px dashed var(--edge);
-  padding: 40px;
-  color: var(--text-2);
-}
 .page > .v-btn {
   justify-self: start;
 }
@@ -219,9 +198,6 @@ const curing = computed(() => {
   }
   .head h1 {
     font-size: var(--t-h3);
-  }
-  .by {
-    grid-column: 2;
   }
 }
 </style>

@@ -108,14 +108,6 @@ function nudge(e: KeyboardEvent, session: string) {
   </div>
 </template>
 <style scoped>
-.key i {
-  position: static;
-  display: inline-block;
-  width: 26px;
-  height: 14px;
-  margin-inline-start: 10px;
-  vertical-align: -2px;
-}
 .drawing {
   display: grid;
   grid-template-columns: 92px 1fr;
@@ -173,19 +165,6 @@ function nudge(e: KeyboardEvent, session: string) {
   padding-inline-start: 4px;
   background: var(--stock);
 }
-.shelf {
-  position: absolute;
-  top: 206px;
-  height: 84px;
-}
-.shelf b {
-  position: absolute;
-  left: 10px;
-  top: 8px;
-  background: var(--stock);
-  padding: 0 6px;
-  white-space: nowrap;
-}
 .class {
   position: absolute;
   top: 312px;
@@ -222,13 +201,5 @@ function nudge(e: KeyboardEvent, session: string) {
 }
 .gap {
   text-shadow: 0 0 4px var(--stock);
-}
-.by {
-  white-space: nowrap;
-}
-@media (max-width: 760px) {
-  .by {
-    grid-column: 2;
-  }
 }
 </style>

@@ -127,7 +127,6 @@ const stateOptions = computed(() => states.value.map((s) => ({ id: s, name: stat
   padding-top: 8px;
   flex-wrap: wrap;
 }
-select,
 input {
   height: 44px;
   border: 1.5px solid var(--edge);

@@ -126,12 +126,6 @@ useEventListener(window, 'imprenta:print', print)
   grid-template-columns: 300px minmax(0, 1fr) 320px;
   flex: 1;
 }
-.who {
-  padding: 14px 0 20px 20px;
-}
-.who h3 span {
-  float: inline-end;
-}
 .desk {
   background: var(--board);
   padding: 14px;

@@ -76,7 +76,7 @@ const saidOf = (w: Summary) => {
       <v-btn color="primary" variant="flat" size="large" @click="begin">{{ $t('Begin with {0} {1}', people, plural) }}</v-btn>
       <template v-if="before.length">
         <h2>{{ $t('Or as last time') }}</h2>
-        <ul>
+        <ul class="bare">
           <li v-for="w in before" :key="w.id">
             <span class="drawn"><HouseDrawing :drawing="w.drawing" :width="44" /></span>
             <span
@@ -113,11 +113,6 @@ h2 {
   border-top: 2px solid var(--text);
   margin-top: 14px;
   padding-top: 10px;
-}
-ul {
-  list-style: none;
-  padding: 0;
-  margin: 0;
 }
 li {
   display: grid;

@@ -177,9 +177,6 @@ const against = computed(() => props.plan.findings.filter((x) => x.level !== 'no
 .gap {
   margin-top: 12px;
 }
-.light {
-  font: 400 var(--t-small) var(--f-text);
-}
 .person {
   display: flex;
   gap: 8px;
@@ -201,16 +198,6 @@ const against = computed(() => props.plan.findings.filter((x) => x.level !== 'no
 }
 .fig20 {
   font: 750 var(--t-h3) var(--f-head);
-}
-.all {
-  display: flex;
-  gap: 10px;
-  align-items: center;
-  margin: 20px 0 8px;
-  flex-wrap: wrap;
-}
-.all h2 {
-  margin-inline-end: 10px;
 }
 @media (max-width: 1000px) {
   .next {

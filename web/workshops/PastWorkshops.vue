@@ -59,13 +59,6 @@ const lastDay = (w: Summary) => {
   </div>
 </template>
 <style scoped>
-.t {
-  font-size: var(--t-big);
-}
-.in {
-  font-size: var(--t-poster);
-  margin: 4px 0 6px;
-}
 .archive {
   padding: 12px 0;
 }

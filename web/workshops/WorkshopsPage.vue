@@ -114,7 +114,7 @@ function takeIn() {
       >
     </div>
     <ProofStrips v-if="arranged.listed.length" :workshops="arranged.listed" @copy="duplicate" @archive="archive($event, true)" />
-    <div v-else class="outline">{{ $t('Here will be a strip of paper for each workshop, from its making to its last date.') }}</div>
+    <div v-else class="hollow">{{ $t('Here will be a strip of paper for each workshop, from its making to its last date.') }}</div>
     <PastWorkshops :arranged="arranged" @copy="duplicate" @archive="archive" />
   </main>
 </template>
@@ -153,11 +153,6 @@ function takeIn() {
 }
 .empty {
   padding: 32px;
-}
-.outline {
-  border: 1.5px dashed var(--edge);
-  padding: 24px;
-  color: var(--text-2);
 }
 .incoming {
   background: var(--wash);

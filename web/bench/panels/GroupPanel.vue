@@ -87,17 +87,6 @@ const tablesNote = computed(() => {
 .plainweight {
   font: 400 var(--t-small) var(--f-text);
 }
-.seats {
-  list-style: none;
-  padding: 0;
-  margin: 0;
-  columns: 2;
-  column-gap: 24px;
-}
-.seat {
-  width: 42px;
-  color: var(--text-2);
-}
 input {
   flex: 1;
   min-width: 0;
@@ -125,9 +114,6 @@ input::placeholder {
 @media (max-width: 760px) {
   .top {
     grid-template-columns: 1fr 1fr;
-  }
-  .seats {
-    columns: 1;
   }
 }
 .called {

@@ -162,9 +162,6 @@ const wishes: { id: Whites | 'any'; name: string }[] = [
 .gap {
   margin: 18px 0 8px;
 }
-.light {
-  font: 400 var(--t-small) var(--f-text);
-}
 .cues {
   list-style: none;
   padding: 0;

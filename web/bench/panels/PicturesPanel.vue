@@ -137,7 +137,7 @@ const chosenName = computed(() =>
           )
         }}
       </p>
-      <div v-if="!own && !pictures.length" class="outline">
+      <div v-if="!own && !pictures.length" class="hollow">
         {{ $t('Here will be the pictures. Drop a folder on this sheet, paste one, or press “Add pictures”.') }}
       </div>
     </AddPictures>
@@ -208,18 +208,8 @@ const chosenName = computed(() =>
   flex: 1 1 150px;
   line-height: 1.25;
 }
-.outline {
-  border: 1.5px dashed var(--edge);
-  padding: 28px;
-  color: var(--text-2);
-}
 .told {
   margin: 8px 0 0;
-}
-.block {
-  border-top: 1px solid var(--edge);
-  margin-top: 18px;
-  padding-top: 12px;
 }
 .ask p {
   margin-top: 8px;

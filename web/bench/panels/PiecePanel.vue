@@ -180,13 +180,6 @@ const long = (mm: number) => showLength(mm, sizeUnit(house.value))
 .rule-line {
   margin: 0 0 8px;
 }
-.face {
-  display: grid;
-  place-items: center;
-  width: 100%;
-  height: 100%;
-  overflow: hidden;
-}
 .outlines {
   display: flex;
   flex-wrap: wrap;

@@ -74,27 +74,9 @@ const motif = computed(() => {
   </div>
 </template>
 <style scoped>
-.surface {
-  display: grid;
-  grid-template-columns: 40px 1fr;
-  gap: 0 8px;
-  text-align: start;
-  border: 1.5px solid var(--edge);
-  border-radius: var(--r-ctl);
-  min-height: 48px;
-  padding: 4px 8px 4px 4px;
-  align-items: center;
-  line-height: 1.2;
-}
-.surface:hover {
-  background: var(--wash);
-}
 .surface.on {
   border-color: var(--ink);
   box-shadow: inset 0 0 0 1.5px var(--ink);
-}
-.surface.on b {
-  color: var(--ink);
 }
 .well {
   background: var(--board);

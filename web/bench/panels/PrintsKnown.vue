@@ -122,17 +122,6 @@ const printedWith = (x: 'house' | 'toner' | 'inkjet') =>
   </section>
 </template>
 <style scoped>
-.well {
-  background: var(--board);
-  padding: 14px;
-  align-self: start;
-  flex: none;
-}
-.block {
-  border-top: 1px solid var(--edge);
-  margin-top: 18px;
-  padding-top: 12px;
-}
 .two-cols {
   display: grid;
   grid-template-columns: 1fr 1fr;

@@ -95,9 +95,6 @@ const whyOf = (s: School) => {
 .gap {
   margin: 18px 0 8px;
 }
-.light {
-  font: 400 var(--t-small) var(--f-text);
-}
 .schools {
   display: grid;
   grid-template-columns: 1fr 1fr;

@@ -60,9 +60,6 @@ const waits = computed(() => plan.value.stages.some((s) => s.then?.cures))
 .head h1 {
   margin-inline-end: auto;
 }
-.gap {
-  margin: 18px 0 6px;
-}
 .empty {
   border: 1.5px dashed var(--edge);
   padding: 20px;

@@ -60,7 +60,4 @@ function atHand(id: string, name: string, raw: string) {
   width: 52px;
   margin-inline-end: 4px;
 }
-.light {
-  font: 400 var(--t-small) var(--f-text);
-}
 </style>

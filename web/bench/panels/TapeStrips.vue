@@ -67,7 +67,7 @@ const crossing = computed(() => {
         @update:model-value="marking = $event as KeepClear['what']"
       />
       <v-btn class="add" @click="addMiddle">{{ $t('Add one in the middle') }}</v-btn>
-      <ul class="boxes">
+      <ul class="bare boxes">
         <li v-for="(b, i) in boxes" :key="b.id">
           <span>{{ b.what }} {{ i + 1 }}, {{ say.length(b.widthMm) }} × {{ say.length(b.lengthMm) }}</span
           ><v-btn :aria-label="$t('Take out {0} {1}', b.what, i + 1)" @click="dropBox(b.id)">{{ $t('Take out') }}</v-btn>
@@ -80,11 +80,6 @@ const crossing = computed(() => {
   </section>
 </template>
 <style scoped>
-.block {
-  border-top: 1px solid var(--edge);
-  margin-top: 18px;
-  padding-top: 12px;
-}
 .two-cols {
   display: grid;
   grid-template-columns: 1fr 1fr;
@@ -98,11 +93,6 @@ const crossing = computed(() => {
 .two-cols :deep(.v-btn-group .v-btn) {
   padding: 0 10px;
   font-size: var(--t-small);
-}
-.boxes {
-  list-style: none;
-  padding: 0;
-  margin: 0;
 }
 .boxes li {
   display: flex;

@@ -111,7 +111,7 @@ watch([() => workshop.value?.title, () => route.name], ([title]) => (document.ti
   top: 8px;
   z-index: 20;
   background: var(--stock);
-  padding: 8px;
+  padding: var(--s-2);
 }
 .on {
   color: var(--ink);
@@ -126,13 +126,13 @@ watch([() => workshop.value?.title, () => route.name], ([title]) => (document.ti
 }
 .news {
   background: var(--watch-wash);
-  padding: 8px 20px;
+  padding: var(--s-2) var(--s-page);
   border-bottom: 2px solid var(--watch);
 }
 .wait {
-  padding: 24px 20px;
+  padding: var(--s-5) var(--s-page);
   display: grid;
-  gap: 14px;
+  gap: var(--s-3);
   justify-items: start;
 }
 .ghost {

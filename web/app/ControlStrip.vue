@@ -53,10 +53,10 @@ useResizeObserver(strip, () => document.documentElement.style.setProperty('--str
   z-index: 5;
   background: var(--board);
   min-height: 52px;
-  padding: 8px 20px 6px;
+  padding: var(--s-2) var(--s-page) var(--s-1);
   display: flex;
   align-items: center;
-  gap: 16px;
+  gap: var(--s-4);
 }
 .ramp {
   position: absolute;
@@ -96,7 +96,7 @@ ul {
   list-style: none;
   display: flex;
   flex-wrap: wrap;
-  gap: 2px 18px;
+  gap: 2px var(--s-4);
   padding: 0;
   margin: 0;
   flex: 1;
@@ -104,7 +104,7 @@ ul {
 li {
   display: flex;
   align-items: center;
-  gap: 7px;
+  gap: var(--s-2);
 }
 .none {
   color: var(--text-2);
@@ -126,11 +126,11 @@ li {
     white-space: nowrap;
   }
   ul {
-    gap: 2px 10px;
+    gap: 2px var(--s-2);
   }
   .strip {
-    padding: 8px 10px 6px;
-    gap: 8px;
+    padding: var(--s-2) var(--s-2) var(--s-1);
+    gap: var(--s-2);
   }
   .status {
     font-size: var(--t-fine);

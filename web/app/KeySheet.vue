@@ -38,8 +38,8 @@ const rows = [
 dl {
   display: grid;
   grid-template-columns: auto 1fr;
-  gap: 6px 18px;
-  margin: 14px 0;
+  gap: var(--s-1) var(--s-4);
+  margin: var(--s-3) 0;
 }
 dd {
   margin: 0;

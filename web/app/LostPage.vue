@@ -7,9 +7,9 @@
 </template>
 <style scoped>
 .lost {
-  padding: 48px 20px;
+  padding: var(--s-7) var(--s-page);
   display: grid;
-  gap: 12px;
+  gap: var(--s-3);
   justify-items: start;
 }
 </style>

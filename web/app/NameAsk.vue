@@ -25,13 +25,13 @@ const name = ref('')
 .ask {
   display: flex;
   align-items: center;
-  gap: 6px;
+  gap: var(--s-1);
   white-space: nowrap;
 }
 input {
   width: 104px;
   height: 26px;
-  padding: 0 6px;
+  padding: 0 var(--s-1);
   border: 1.5px solid var(--edge);
   border-radius: var(--r-ctl);
   background: var(--stock);
@@ -39,7 +39,7 @@ input {
 }
 button {
   min-height: 26px;
-  padding: 0 6px;
+  padding: 0 var(--s-1);
   font-weight: 700;
   color: var(--ink);
 }

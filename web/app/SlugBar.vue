@@ -118,14 +118,14 @@ const changeLanguage = () => void chooseLanguage(other.value).catch(() => undefi
   display: flex;
   align-items: center;
   height: 56px;
-  padding: 0 20px;
-  gap: 16px;
+  padding: 0 var(--s-page);
+  gap: var(--s-4);
   flex: none;
 }
 .brand {
   display: flex;
   align-items: center;
-  gap: 10px;
+  gap: var(--s-2);
   text-decoration: none;
   color: var(--text);
 }
@@ -134,7 +134,7 @@ const changeLanguage = () => void chooseLanguage(other.value).catch(() => undefi
 }
 .job {
   border-inline-start: 1px solid var(--edge);
-  padding-inline-start: 18px;
+  padding-inline-start: var(--s-4);
   min-width: 0;
   flex: 0 1 300px;
   line-height: 1.15;
@@ -143,7 +143,7 @@ const changeLanguage = () => void chooseLanguage(other.value).catch(() => undefi
   min-height: 24px;
   display: flex;
   align-items: center;
-  gap: 4px;
+  gap: var(--s-1);
   font-weight: 700;
   max-width: 100%;
 }
@@ -159,7 +159,7 @@ const changeLanguage = () => void chooseLanguage(other.value).catch(() => undefi
 }
 nav {
   display: flex;
-  gap: 24px;
+  gap: var(--s-5);
   margin-inline-start: auto;
   height: 100%;
 }
@@ -182,16 +182,16 @@ nav {
 }
 .tools {
   display: flex;
-  gap: 4px;
+  gap: var(--s-1);
   align-items: center;
 }
 .tool {
   display: flex;
-  gap: 5px;
+  gap: var(--s-1);
   align-items: center;
   min-height: 44px;
   min-width: 44px;
-  padding: 0 8px;
+  padding: 0 var(--s-2);
   justify-content: center;
   font-weight: 600;
 }
@@ -212,8 +212,8 @@ nav {
 }
 @media (max-width: 760px) {
   .slug {
-    padding: 0 12px;
-    gap: 8px;
+    padding: 0 var(--s-3);
+    gap: var(--s-2);
     flex-wrap: wrap;
     height: auto;
     min-height: 56px;
@@ -228,13 +228,13 @@ nav {
     order: 5;
     width: 100%;
     height: 40px;
-    gap: 14px;
+    gap: var(--s-3);
     overflow-x: auto;
     margin: 0;
   }
   .tools .tool {
     min-width: 36px;
-    padding: 0 4px;
+    padding: 0 var(--s-1);
   }
 }
 </style>

@@ -68,17 +68,17 @@ const settle = (u: Unsettled, mine: boolean) => desk.settle(u, mine)
 <style scoped>
 .news {
   background: var(--watch-wash);
-  padding: 8px 20px;
+  padding: var(--s-2) var(--s-page);
   border-bottom: 2px solid var(--watch);
   max-height: 40vh;
   overflow-y: auto;
 }
 .row {
   display: flex;
-  gap: 16px;
+  gap: var(--s-4);
   align-items: center;
   justify-content: space-between;
-  padding: 4px 0;
+  padding: var(--s-1) 0;
 }
 .row p {
   margin: 0;
@@ -86,7 +86,7 @@ const settle = (u: Unsettled, mine: boolean) => desk.settle(u, mine)
 }
 .ways {
   display: flex;
-  gap: 8px;
+  gap: var(--s-2);
   flex: none;
 }
 @media (max-width: 760px) {

@@ -16,6 +16,6 @@ const desk = useDesk()
 </template>
 <style scoped>
 .list {
-  padding: 6px 0;
+  padding: var(--s-1) 0;
 }
 </style>

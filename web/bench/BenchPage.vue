@@ -84,8 +84,8 @@ useEventListener(window, 'imprenta:people', byKey)
 .bench {
   display: grid;
   grid-template-columns: 288px minmax(0, 630px) minmax(280px, 320px);
-  gap: 0 26px;
-  padding: 16px 20px 30px 0;
+  gap: 0 var(--s-5);
+  padding: var(--s-4) var(--s-page) var(--s-6) 0;
   align-items: start;
   justify-content: center;
 }

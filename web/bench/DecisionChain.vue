@@ -94,10 +94,10 @@ ol::before {
   position: relative;
   display: grid;
   grid-template-columns: 26px 1fr auto;
-  column-gap: 12px;
+  column-gap: var(--s-3);
   align-items: center;
   min-height: 62px;
-  padding: 7px 22px 7px 20px;
+  padding: var(--s-2) var(--s-page) var(--s-2) var(--s-page);
   color: var(--text);
   text-decoration: none;
 }
@@ -116,7 +116,7 @@ ol::before {
 .name small {
   font: var(--t-small) var(--f-text);
   color: var(--text-2);
-  margin-inline-end: 3px;
+  margin-inline-end: var(--s-1);
 }
 .state {
   font-size: var(--t-small);
@@ -168,8 +168,8 @@ ol::before {
 .errand {
   display: flex;
   align-items: center;
-  gap: 14px;
-  padding: 20px 10px 0 20px;
+  gap: var(--s-3);
+  padding: var(--s-page) var(--s-2) 0 var(--s-page);
 }
 @media (max-width: 760px) {
   .link {

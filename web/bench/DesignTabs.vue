@@ -74,20 +74,20 @@ const out = computed(() => removeDesign(w.value, d.value.id))
 </template>
 <style scoped>
 .designs {
-  margin-bottom: 14px;
+  margin-bottom: var(--s-3);
 }
 .tabs {
   display: flex;
   flex-wrap: wrap;
-  gap: 0 4px;
+  gap: 0 var(--s-1);
   border-bottom: 2px solid var(--text);
 }
 .tab {
   display: flex;
-  gap: 8px;
+  gap: var(--s-2);
   align-items: center;
   text-align: start;
-  padding: 6px 12px 8px;
+  padding: var(--s-1) var(--s-3) var(--s-2);
   line-height: 1.15;
   min-height: 48px;
   border: 1.5px solid transparent;
@@ -106,8 +106,8 @@ const out = computed(() => removeDesign(w.value, d.value.id))
 .who {
   display: grid;
   grid-template-columns: 138px 1fr;
-  gap: 8px 16px;
-  padding-top: 10px;
+  gap: var(--s-2) var(--s-4);
+  padding-top: var(--s-2);
   align-items: start;
 }
 .who > p,
@@ -118,14 +118,14 @@ const out = computed(() => removeDesign(w.value, d.value.id))
 .chips {
   display: flex;
   flex-wrap: wrap;
-  gap: 4px;
+  gap: var(--s-1);
 }
 .chips .label {
   flex-basis: 100%;
 }
 .chip {
   min-height: 32px;
-  padding: 3px 10px;
+  padding: var(--s-1) var(--s-2);
   border: 1.5px solid var(--edge);
   border-radius: var(--r-ctl);
 }

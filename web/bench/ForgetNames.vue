@@ -49,11 +49,11 @@ async function forget() {
 <style scoped>
 .sheet {
   display: grid;
-  gap: 8px;
+  gap: var(--s-2);
 }
 .row {
   display: flex;
-  gap: 12px;
-  margin-top: 8px;
+  gap: var(--s-3);
+  margin-top: var(--s-2);
 }
 </style>

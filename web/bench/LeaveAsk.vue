@@ -19,10 +19,10 @@ const emit = defineEmits<{ keep: []; takeOut: [] }>()
 <style scoped>
 .ask {
   display: grid;
-  gap: 12px;
+  gap: var(--s-3);
 }
 .row {
   display: flex;
-  gap: 8px;
+  gap: var(--s-2);
 }
 </style>

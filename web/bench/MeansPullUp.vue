@@ -74,7 +74,7 @@ const cells = computed(() =>
   overflow-y: auto;
   background: var(--paper);
   border-top: 1.5px solid var(--text);
-  padding: 0 20px 10px;
+  padding: 0 var(--s-page) var(--s-2);
   z-index: 4;
 }
 .open {
@@ -86,11 +86,11 @@ const cells = computed(() =>
   z-index: 1;
   display: flex;
   align-items: baseline;
-  gap: 12px;
+  gap: var(--s-3);
   width: 100%;
   min-height: 44px;
   border: 0;
-  padding: 14px 0 2px;
+  padding: var(--s-3) 0 2px;
   background: var(--paper);
   text-align: start;
 }
@@ -115,7 +115,7 @@ const cells = computed(() =>
 .three {
   display: grid;
   grid-template-columns: 1fr 0.8fr 1.7fr;
-  gap: 12px;
+  gap: var(--s-3);
 }
 .cell {
   border-top: 1px solid var(--edge);

@@ -125,29 +125,29 @@ function bringIn() {
 <style scoped>
 .sheet {
   display: grid;
-  gap: 10px;
+  gap: var(--s-2);
   overflow-y: auto;
 }
 textarea {
   border: 1.5px solid var(--edge);
   border-radius: 6px;
-  padding: 8px;
+  padding: var(--s-2);
   background: var(--paper);
   color: var(--text);
 }
 .bad {
   border-inline-start: 5px solid var(--stop);
-  padding-inline-start: 10px;
+  padding-inline-start: var(--s-2);
 }
 .ask {
   background: var(--watch-wash);
-  padding: 8px 10px;
+  padding: var(--s-2) var(--s-2);
 }
 .row {
   display: flex;
-  gap: 8px;
+  gap: var(--s-2);
   flex-wrap: wrap;
-  margin-top: 6px;
+  margin-top: var(--s-1);
 }
 .likely {
   border-color: var(--ink) !important;

@@ -118,7 +118,7 @@ const looks = computed(() => props.plan.findings)
 </template>
 <style scoped>
 .because + span.small {
-  margin-inline-start: 6px;
+  margin-inline-start: var(--s-1);
 }
 .since {
   color: var(--ink);
@@ -128,18 +128,18 @@ const looks = computed(() => props.plan.findings)
 .pair {
   display: grid;
   grid-template-columns: 1fr 1fr;
-  gap: 16px;
+  gap: var(--s-4);
 }
 .cell {
   border-top: 1px solid var(--edge);
-  padding: 6px 0;
-  margin-top: 6px;
+  padding: var(--s-1) 0;
+  margin-top: var(--s-1);
   line-height: 1.3;
 }
 .load {
   display: grid;
   grid-template-columns: 16px 1fr auto;
-  gap: 8px;
+  gap: var(--s-2);
   align-items: center;
   font-size: var(--t-list);
 }
@@ -158,7 +158,7 @@ const looks = computed(() => props.plan.findings)
 }
 .looks {
   color: var(--watch);
-  margin-top: 14px;
+  margin-top: var(--s-3);
 }
 .looks.stop {
   color: var(--stop);
@@ -168,8 +168,8 @@ const looks = computed(() => props.plan.findings)
 }
 .hands {
   border-top: 2px solid var(--text);
-  margin-top: 18px;
-  padding-top: 8px;
+  margin-top: var(--s-4);
+  padding-top: var(--s-2);
   display: grid;
   gap: 2px;
 }
@@ -181,6 +181,6 @@ const looks = computed(() => props.plan.findings)
   font-weight: 700;
 }
 .calm {
-  margin-top: 12px;
+  margin-top: var(--s-3);
 }
 </style>

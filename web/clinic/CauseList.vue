@@ -81,12 +81,12 @@ const low = (r: Ranked) => tr(r.cause.name).toLowerCase()
 .cause {
   display: grid;
   grid-template-columns: 190px minmax(0, 1fr) 140px minmax(0, 1.1fr);
-  gap: 14px;
+  gap: var(--s-3);
   align-items: center;
 }
 .cols {
   border-top: 2px solid var(--text);
-  padding: 6px 10px 4px;
+  padding: var(--s-1) var(--s-2) var(--s-1);
   grid-template-columns: 190px minmax(0, 1fr) 140px minmax(0, 0.5fr) minmax(0, 0.6fr);
 }
 .cols span:nth-child(2) {
@@ -94,7 +94,7 @@ const low = (r: Ranked) => tr(r.cause.name).toLowerCase()
 }
 .cause {
   width: 100%;
-  padding: 6px 10px;
+  padding: var(--s-1) var(--s-2);
   border-bottom: 1px solid var(--rule);
   min-height: 72px;
 }
@@ -107,7 +107,7 @@ const low = (r: Ranked) => tr(r.cause.name).toLowerCase()
 .cause.on {
   background: var(--wash);
   border-inline-start: 4px solid var(--ink);
-  padding-inline-start: 6px;
+  padding-inline-start: var(--s-1);
 }
 .cause.out .name {
   color: var(--text-2);
@@ -136,22 +136,22 @@ ul {
   width: 10px;
   height: 10px;
   border: 1.5px solid var(--text);
-  margin-inline-start: 3px;
+  margin-inline-start: var(--s-1);
   vertical-align: -1px;
 }
 .bl.solid i {
   background: var(--text);
-  margin: 0 3px 0 0;
+  margin: 0 var(--s-1) 0 0;
 }
 .todo {
   display: grid;
   grid-template-columns: 1fr 1fr;
-  gap: 28px;
-  margin-top: 14px;
+  gap: var(--s-5);
+  margin-top: var(--s-3);
 }
 .todo > div + div {
   border-inline-start: 1px solid var(--rule);
-  padding-inline-start: 28px;
+  padding-inline-start: var(--s-5);
 }
 @media (max-width: 900px) {
   .cols,

@@ -106,22 +106,22 @@ const owners = computed(() => [
 .clinic {
   display: grid;
   grid-template-columns: 280px minmax(0, 1fr);
-  gap: 0 30px;
-  padding: 16px 20px 30px;
+  gap: 0 var(--s-6);
+  padding: var(--s-4) var(--s-page) var(--s-6);
   align-items: start;
 }
 .side :deep(.v-btn-toggle) {
-  margin-bottom: 8px;
+  margin-bottom: var(--s-2);
 }
 .side :deep(.v-btn) {
-  padding: 0 10px;
+  padding: 0 var(--s-2);
   font-size: var(--t-small);
 }
 .case {
   display: grid;
   grid-template-columns: 190px 1fr;
-  gap: 22px;
-  margin-bottom: 16px;
+  gap: var(--s-page);
+  margin-bottom: var(--s-4);
 }
 .pic {
   display: grid;
@@ -136,7 +136,7 @@ const owners = computed(() => [
 .pick {
   display: inline-grid;
   max-width: 260px;
-  margin: 6px 0;
+  margin: var(--s-1) 0;
 }
 .name {
   font: 700 var(--t-lead)/1.15 var(--f-head);
@@ -147,7 +147,7 @@ const owners = computed(() => [
     grid-template-columns: minmax(0, 1fr);
   }
   .side {
-    margin-bottom: 16px;
+    margin-bottom: var(--s-4);
   }
 }
 </style>

@@ -58,10 +58,10 @@ const knowable: { fact: keyof Making; label: string; options: { id: string; name
 .known {
   display: flex;
   flex-wrap: wrap;
-  gap: 8px 18px;
+  gap: var(--s-2) var(--s-4);
 }
 .known :deep(.v-btn) {
-  padding: 0 10px;
+  padding: 0 var(--s-2);
   font-size: var(--t-small);
 }
 </style>

@@ -64,14 +64,14 @@ const made = computed(() => {
 .made {
   list-style: none;
   padding: 0;
-  margin: 6px 0 0;
+  margin: var(--s-1) 0 0;
   display: flex;
   flex-wrap: wrap;
-  gap: 10px 26px;
+  gap: var(--s-2) var(--s-5);
 }
 .made li {
   display: flex;
-  gap: 8px;
+  gap: var(--s-2);
   line-height: 1.2;
 }
 </style>

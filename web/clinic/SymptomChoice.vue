@@ -50,7 +50,7 @@ const toggle = (s: string) => (seen.value = seen.value.includes(s) ? seen.value.
 .head {
   display: flex;
   justify-content: space-between;
-  margin-bottom: 8px;
+  margin-bottom: var(--s-2);
 }
 .head p {
   text-align: end;
@@ -58,7 +58,7 @@ const toggle = (s: string) => (seen.value = seen.value.includes(s) ? seen.value.
 .tiles {
   display: grid;
   grid-template-columns: repeat(3, 1fr);
-  gap: 8px;
+  gap: var(--s-2);
 }
 .tile {
   font-size: var(--t-small);
@@ -74,23 +74,23 @@ const toggle = (s: string) => (seen.value = seen.value.includes(s) ? seen.value.
   box-shadow: 0 0 0 3px var(--ink);
 }
 .told-look {
-  margin-top: 8px;
+  margin-top: var(--s-2);
 }
 .closer {
   border-top: 2px solid var(--text);
-  margin: 14px 0 6px;
-  padding-top: 6px;
+  margin: var(--s-3) 0 var(--s-1);
+  padding-top: var(--s-1);
 }
 .side :deep(.v-btn-toggle) {
-  margin-bottom: 8px;
+  margin-bottom: var(--s-2);
 }
 .side :deep(.v-btn) {
-  padding: 0 10px;
+  padding: 0 var(--s-2);
   font-size: var(--t-small);
 }
 @media (max-width: 900px) {
   .side {
-    margin-bottom: 16px;
+    margin-bottom: var(--s-4);
   }
 }
 </style>

@@ -125,12 +125,12 @@ const counted = computed(() => {
 </template>
 <style scoped>
 .craft {
-  padding: 12px 20px 40px;
+  padding: var(--s-3) var(--s-page) var(--s-6);
 }
 .bar {
   display: flex;
   justify-content: space-between;
-  gap: 16px;
+  gap: var(--s-4);
   align-items: end;
 }
 .tabs {
@@ -138,7 +138,7 @@ const counted = computed(() => {
   flex-wrap: wrap;
 }
 .tab {
-  padding: 11px 9px;
+  padding: var(--s-3) var(--s-2);
   color: var(--text);
   font-weight: 700;
   font-size: var(--t-list);
@@ -158,27 +158,27 @@ const counted = computed(() => {
 }
 .find input {
   width: 100%;
-  padding-inline-end: 34px;
+  padding-inline-end: var(--s-6);
 }
 kbd {
   position: absolute;
   right: 10px;
   top: 10px;
   border: 1px solid var(--edge);
-  padding: 0 6px;
+  padding: 0 var(--s-1);
   font: var(--t-small) var(--f-code);
   color: var(--text-2);
 }
 .legend {
   text-align: end;
-  margin: 4px 0;
+  margin: var(--s-1) 0;
 }
 .leaf {
   background: var(--stock);
-  padding: 20px 24px;
+  padding: var(--s-page) var(--s-5);
 }
 .leaf h2 {
-  margin: 18px 0 8px;
+  margin: var(--s-4) 0 var(--s-2);
 }
 .results {
   list-style: none;
@@ -186,7 +186,7 @@ kbd {
 }
 .results li {
   border-bottom: 1px solid var(--rule);
-  padding: 6px 0;
+  padding: var(--s-1) 0;
 }
 .results a {
   color: var(--text);
@@ -196,12 +196,12 @@ kbd {
 .grid {
   display: grid;
   grid-template-columns: repeat(auto-fill, minmax(270px, 1fr));
-  gap: 0 28px;
-  margin-top: 10px;
+  gap: 0 var(--s-5);
+  margin-top: var(--s-2);
 }
 .entry h3 {
   display: flex;
-  gap: 8px;
+  gap: var(--s-2);
   align-items: center;
 }
 @media (max-width: 760px) {

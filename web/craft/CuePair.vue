@@ -25,13 +25,13 @@ defineProps<{ pass: string; fail: string; swatches?: CueSwatches | undefined }>(
 .pair {
   display: grid;
   grid-template-columns: 1fr 1fr;
-  gap: 2px 12px;
+  gap: 2px var(--s-3);
   font-size: var(--t-small);
   line-height: 1.3;
 }
 .drawn {
   display: flex;
-  gap: 8px;
+  gap: var(--s-2);
   align-items: flex-end;
   color: var(--text-2);
 }
@@ -41,14 +41,14 @@ defineProps<{ pass: string; fail: string; swatches?: CueSwatches | undefined }>(
 p {
   display: grid;
   grid-template-columns: 17px 1fr;
-  gap: 6px;
+  gap: var(--s-1);
   margin: 0;
   color: var(--text);
 }
 @media (max-width: 760px) {
   .pair {
     grid-template-columns: 1fr;
-    gap: 4px;
+    gap: var(--s-1);
   }
   .drawn {
     display: none;

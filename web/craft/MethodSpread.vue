@@ -102,31 +102,31 @@ const hand = (ids: readonly (keyof typeof cautions)[]) => ids.map((c) => ({ wher
 .spread {
   display: grid;
   grid-template-columns: 1fr 1fr;
-  gap: 6px;
+  gap: var(--s-1);
 }
 .leaf {
   background: var(--stock);
-  padding: 18px 24px 24px;
+  padding: var(--s-4) var(--s-5) var(--s-5);
 }
 .top {
   display: grid;
   grid-template-columns: 1fr auto;
-  gap: 20px;
+  gap: var(--s-page);
   min-height: 150px;
 }
 .lead {
-  margin-top: 6px;
+  margin-top: var(--s-1);
 }
 .facts {
   display: grid;
   grid-template-columns: auto auto;
-  gap: 0 12px;
+  gap: 0 var(--s-3);
   align-content: start;
 }
 .facts dt,
 .facts dd {
   border-top: 1px solid var(--edge);
-  padding: 5px 0;
+  padding: var(--s-1) 0;
   margin: 0;
 }
 .facts dt {
@@ -140,18 +140,18 @@ const hand = (ids: readonly (keyof typeof cautions)[]) => ids.map((c) => ({ wher
 .hands {
   list-style: none;
   padding: 0;
-  margin: 4px 0;
+  margin: var(--s-1) 0;
   columns: 2;
-  column-gap: 20px;
+  column-gap: var(--s-page);
 }
 .hands li {
   break-inside: avoid;
-  margin-bottom: 4px;
+  margin-bottom: var(--s-1);
 }
 h2 {
-  margin: 14px 0 4px;
+  margin: var(--s-3) 0 var(--s-1);
   border-top: 2px solid var(--text);
-  padding-top: 8px;
+  padding-top: var(--s-2);
 }
 .top h2 {
   border: 0;
@@ -161,23 +161,23 @@ h2 {
 .lines li {
   display: flex;
   justify-content: space-between;
-  gap: 14px;
+  gap: var(--s-3);
   border-bottom: 1px solid var(--rule);
-  padding: 5px 0;
+  padding: var(--s-1) 0;
 }
 .lines li > :last-child {
   text-align: end;
 }
 .school {
   border-bottom: 1px solid var(--rule);
-  padding: 6px 0;
+  padding: var(--s-1) 0;
   break-inside: avoid;
 }
 .school h3 {
   font-size: var(--t-text);
 }
 .school ul {
-  padding-inline-start: 18px;
+  padding-inline-start: var(--s-4);
   margin: 2px 0;
 }
 .mine::marker {

@@ -58,20 +58,20 @@ const wait = (s: Recipe['stages'][number]) => {
 .stages {
   list-style: none;
   padding: 0;
-  margin: 10px 0 16px;
+  margin: var(--s-2) 0 var(--s-4);
 }
 .stages li {
   display: grid;
   grid-template-columns: 84px 1fr 104px;
-  gap: 10px;
-  padding: 8px 0;
+  gap: var(--s-2);
+  padding: var(--s-2) 0;
   scroll-margin-top: 20px;
   break-inside: avoid;
 }
 .strip {
   border-inline-start: 2px solid var(--ink);
-  margin: -8px 0 -8px 15px;
-  padding-top: 6px;
+  margin: -8px 0 -8px var(--s-4);
+  padding-top: var(--s-1);
 }
 .strip > :first-child {
   margin-inline-start: -16px;
@@ -79,7 +79,7 @@ const wait = (s: Recipe['stages'][number]) => {
 }
 .strip span {
   display: block;
-  padding-inline-start: 6px;
+  padding-inline-start: var(--s-1);
 }
 .ring {
   display: block;
@@ -94,7 +94,7 @@ const wait = (s: Recipe['stages'][number]) => {
   color: var(--text-2);
 }
 .lag {
-  margin-top: 3px;
+  margin-top: var(--s-1);
 }
 @media (max-width: 900px) {
   .stages li {

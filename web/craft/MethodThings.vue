@@ -60,16 +60,16 @@ const amount = (m: MaterialUse): [string, Figure | undefined] => {
 </template>
 <style scoped>
 h2 {
-  margin: 14px 0 4px;
+  margin: var(--s-3) 0 var(--s-1);
   border-top: 2px solid var(--text);
-  padding-top: 8px;
+  padding-top: var(--s-2);
 }
 .stations li {
   display: grid;
   grid-template-columns: 110px 1fr 70px;
-  gap: 10px;
+  gap: var(--s-2);
   align-items: center;
-  padding: 3px 0;
+  padding: var(--s-1) 0;
 }
 .stations i {
   height: 14px;
@@ -82,9 +82,9 @@ h2 {
 .lines li {
   display: flex;
   justify-content: space-between;
-  gap: 14px;
+  gap: var(--s-3);
   border-bottom: 1px solid var(--rule);
-  padding: 5px 0;
+  padding: var(--s-1) 0;
 }
 .lines li > :last-child {
   text-align: end;

@@ -41,8 +41,8 @@ const example = computed(() => {
 .example {
   display: grid;
   grid-template-columns: 92px 1fr;
-  gap: 12px;
-  margin: 6px 0;
+  gap: var(--s-3);
+  margin: var(--s-1) 0;
   align-items: center;
 }
 .drawn {

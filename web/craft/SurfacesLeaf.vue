@@ -26,17 +26,17 @@ const takes = (m: string) => recipes.filter((r) => r.surfaces[m]).map((r) => `${
 <style scoped>
 .leaf {
   background: var(--stock);
-  padding: 20px 24px;
+  padding: var(--s-page) var(--s-5);
 }
 .grid {
   display: grid;
   grid-template-columns: repeat(auto-fill, minmax(270px, 1fr));
-  gap: 0 28px;
-  margin-top: 10px;
+  gap: 0 var(--s-5);
+  margin-top: var(--s-2);
 }
 .entry h3 {
   display: flex;
-  gap: 8px;
+  gap: var(--s-2);
   align-items: center;
 }
 .swatch {

@@ -56,7 +56,7 @@ input {
   height: 44px;
   border: 1.5px solid var(--edge);
   border-radius: 6px;
-  padding: 0 8px;
+  padding: 0 var(--s-2);
   background: var(--stock);
   color: var(--text);
   font: 600 var(--t-list) var(--f-text);
@@ -70,6 +70,6 @@ input {
 }
 .row {
   display: flex;
-  gap: 8px;
+  gap: var(--s-2);
 }
 </style>

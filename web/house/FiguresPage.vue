@@ -78,13 +78,13 @@ const fold = (id: string) => (open.value = open.value.includes(id) ? open.value.
 </template>
 <style scoped>
 .page {
-  padding: 16px 20px 40px;
+  padding: var(--s-4) var(--s-page) var(--s-6);
 }
 .head {
   display: flex;
   flex-wrap: wrap;
   align-items: baseline;
-  gap: 6px 20px;
+  gap: var(--s-1) var(--s-page);
 }
 .lead {
   max-width: 760px;
@@ -96,12 +96,12 @@ const fold = (id: string) => (open.value = open.value.includes(id) ? open.value.
 .find {
   display: flex;
   align-items: center;
-  gap: 12px;
-  margin: 12px 0;
+  gap: var(--s-3);
+  margin: var(--s-3) 0;
   max-width: 560px;
 }
 section {
-  margin-top: 14px;
+  margin-top: var(--s-3);
 }
 .fold {
   font: inherit;
@@ -110,14 +110,14 @@ section {
 ul {
   list-style: none;
   padding: 0;
-  margin: 6px 0 0;
+  margin: var(--s-1) 0 0;
   columns: 2 420px;
-  column-gap: 32px;
+  column-gap: var(--s-6);
 }
 li {
   break-inside: avoid;
   border-top: 1px solid var(--edge);
-  padding: 3px 0;
+  padding: var(--s-1) 0;
 }
 li :deep(.name) {
   flex: 1 1 220px;

@@ -54,12 +54,12 @@ const factor = computed(() =>
 <style scoped>
 .room {
   display: flex;
-  gap: 20px;
+  gap: var(--s-page);
   flex-wrap: wrap;
 }
 .dials {
   display: grid;
-  gap: 10px;
+  gap: var(--s-2);
   align-content: start;
   min-width: 200px;
   flex: 1;

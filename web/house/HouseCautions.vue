@@ -57,25 +57,25 @@ const places = [{ id: '', name: tr('always') }, ...stages.map((s) => ({ id: s[0]
 <style scoped>
 .own {
   border-top: 2px solid var(--text);
-  margin-top: 22px;
-  padding-top: 10px;
+  margin-top: var(--s-page);
+  padding-top: var(--s-2);
 }
 ul {
   list-style: none;
   padding: 0;
-  margin: 6px 0;
+  margin: var(--s-1) 0;
 }
 li {
   display: flex;
   justify-content: space-between;
   align-items: center;
   border-bottom: 1px solid var(--rule);
-  padding: 4px 0;
+  padding: var(--s-1) 0;
 }
 form {
   display: flex;
   flex-wrap: wrap;
-  gap: 10px;
+  gap: var(--s-2);
   align-items: end;
 }
 .wide {

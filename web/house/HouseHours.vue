@@ -84,7 +84,7 @@ input {
   height: 44px;
   border: 1.5px solid var(--edge);
   border-radius: 6px;
-  padding: 0 8px;
+  padding: 0 var(--s-2);
   background: var(--stock);
   color: var(--text);
   font: 600 var(--t-list) var(--f-text);
@@ -94,7 +94,7 @@ input {
 .week li {
   display: grid;
   grid-template-columns: 40px 118px 1fr 118px 84px;
-  gap: 8px;
+  gap: var(--s-2);
   align-items: center;
   padding: 2px 0;
 }

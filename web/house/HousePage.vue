@@ -45,24 +45,24 @@ const set = <V,>(path: Path<V>, after: NoInfer<V>, label: string) => act([change
 </template>
 <style scoped>
 .page {
-  padding: 14px 20px 30px;
+  padding: var(--s-3) var(--s-page) var(--s-6);
 }
 .head {
   display: flex;
-  gap: 24px;
+  gap: var(--s-5);
   align-items: baseline;
-  margin-bottom: 10px;
+  margin-bottom: var(--s-2);
 }
 .top {
   display: grid;
   grid-template-columns: 300px 1fr 280px;
-  gap: 26px;
+  gap: var(--s-5);
 }
 .bottom {
   display: grid;
   grid-template-columns: 1.1fr 1fr;
-  gap: 26px;
-  margin-top: 22px;
+  gap: var(--s-5);
+  margin-top: var(--s-page);
 }
 @media (max-width: 1000px) {
   .top,

@@ -58,15 +58,15 @@ const own = computed(() => Object.keys(props.house.figures ?? {}).length)
   color: var(--text);
   font-weight: 700;
   align-self: end;
-  padding: 12px 0;
+  padding: var(--s-3) 0;
 }
 .row {
   display: flex;
-  gap: 8px;
+  gap: var(--s-2);
 }
 .ways {
   display: grid;
   grid-template-columns: repeat(auto-fill, minmax(130px, 1fr));
-  gap: 8px;
+  gap: var(--s-2);
 }
 </style>

@@ -102,8 +102,8 @@ function waitOf(min: number): string {
 .row {
   display: grid;
   grid-template-columns: 152px minmax(58px, 1fr) 58px 46px 50px 38px 39px 40px 40px;
-  gap: 2px 5px;
-  padding: 6px 8px 8px;
+  gap: 2px var(--s-1);
+  padding: var(--s-1) var(--s-2) var(--s-2);
   width: calc(100% + 28px);
   margin: 0 -14px;
   border-bottom: 1px solid var(--edge);
@@ -125,7 +125,7 @@ function waitOf(min: number): string {
 .on {
   background: var(--wash);
   border-inline-start: 4px solid var(--ink);
-  padding-inline-start: 4px;
+  padding-inline-start: var(--s-1);
 }
 .off .name {
   color: var(--text-2);
@@ -140,7 +140,7 @@ function waitOf(min: number): string {
 .verdict {
   grid-column: 2 / -1;
   display: flex;
-  gap: 6px;
+  gap: var(--s-1);
   align-items: flex-start;
   line-height: 1.2;
 }
@@ -169,7 +169,7 @@ function waitOf(min: number): string {
 }
 .bars {
   display: flex;
-  gap: 5px;
+  gap: var(--s-1);
 }
 .bar,
 .bar-head {

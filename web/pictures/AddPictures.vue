@@ -172,20 +172,20 @@ const foundText = computed(() => {
 }
 .list {
   border-top: 1px solid var(--edge);
-  margin-top: 10px;
-  padding-top: 8px;
+  margin-top: var(--s-2);
+  padding-top: var(--s-2);
 }
 ul {
   list-style: none;
   padding: 0;
-  margin: 4px 0 0;
+  margin: var(--s-1) 0 0;
   max-height: 240px;
   overflow-y: auto;
 }
 li {
   display: grid;
   grid-template-columns: minmax(100px, 1fr) 2fr auto;
-  gap: 10px;
+  gap: var(--s-2);
   align-items: center;
   border-bottom: 1px solid var(--rule);
 }

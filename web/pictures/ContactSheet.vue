@@ -112,15 +112,15 @@ defineExpose({ tiles })
 .sheet {
   display: grid;
   grid-template-columns: repeat(auto-fill, minmax(84px, 1fr));
-  gap: 8px 8px;
+  gap: var(--s-2) var(--s-2);
   border-top: 2px solid var(--text);
-  padding-top: 8px;
+  padding-top: var(--s-2);
 }
 /* So many that what is chosen would lie far below: they scroll by themselves. */
 .long {
   max-height: max(360px, 48vh);
   overflow-y: auto;
-  padding: 8px 5px 5px;
+  padding: var(--s-2) var(--s-1) var(--s-1);
   margin: 0 -5px;
   border-bottom: 1px solid var(--edge);
 }
@@ -164,7 +164,7 @@ defineExpose({ tiles })
 }
 .word {
   display: inline-flex;
-  gap: 3px;
+  gap: var(--s-1);
   align-items: center;
   font-weight: 700;
 }

@@ -122,12 +122,12 @@ onBeforeUnmount(() => cropper?.destroy())
 </template>
 <style scoped>
 .box {
-  padding: 16px 20px;
+  padding: var(--s-4) var(--s-page);
 }
 .stage {
   height: min(52vh, 440px);
   background: var(--board);
-  margin: 8px 0 12px;
+  margin: var(--s-2) 0 var(--s-3);
 }
 .stage img {
   display: block;
@@ -149,7 +149,7 @@ onBeforeUnmount(() => cropper?.destroy())
 .ends {
   display: flex;
   flex-wrap: wrap;
-  gap: 8px;
+  gap: var(--s-2);
   align-items: end;
 }
 .straight {
@@ -162,6 +162,6 @@ onBeforeUnmount(() => cropper?.destroy())
 }
 .ends {
   justify-content: flex-end;
-  margin-top: 10px;
+  margin-top: var(--s-2);
 }
 </style>

@@ -63,7 +63,7 @@ const owners = computed(() => [
 .tools {
   display: flex;
   flex-wrap: wrap;
-  gap: 8px 18px;
+  gap: var(--s-2) var(--s-4);
   align-items: end;
 }
 input[type='range'] {
@@ -76,7 +76,7 @@ input[type='range'] {
 }
 .care {
   border-top: 1px solid var(--rule);
-  padding-top: 10px;
+  padding-top: var(--s-2);
 }
 .until {
   display: block;

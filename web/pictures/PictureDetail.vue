@@ -197,7 +197,7 @@ const coatWays = computed(() => [
 <style scoped>
 .see {
   display: inline-flex;
-  gap: 8px;
+  gap: var(--s-2);
   align-items: center;
 }
 .tools :deep(.step) {
@@ -205,15 +205,15 @@ const coatWays = computed(() => [
 }
 .detail {
   border-top: 2px solid var(--text);
-  margin-top: 12px;
-  padding-top: 10px;
+  margin-top: var(--s-3);
+  padding-top: var(--s-2);
   display: grid;
-  gap: 12px;
+  gap: var(--s-3);
 }
 .head {
   display: flex;
   flex-wrap: wrap;
-  gap: 4px 16px;
+  gap: var(--s-1) var(--s-4);
   align-items: end;
   justify-content: space-between;
 }
@@ -221,7 +221,7 @@ const coatWays = computed(() => [
 .tools {
   display: flex;
   flex-wrap: wrap;
-  gap: 8px 18px;
+  gap: var(--s-2) var(--s-4);
   align-items: end;
 }
 .looks label,

@@ -68,7 +68,7 @@ const accept = (code: string) => set(here.value.accepted(code), code, tr('{0}: l
 .findings li {
   display: grid;
   grid-template-columns: 17px 1fr auto;
-  gap: 8px;
+  gap: var(--s-2);
   align-items: center;
   border-bottom: 1px solid var(--rule);
   min-height: 40px;
@@ -80,6 +80,6 @@ const accept = (code: string) => set(here.value.accepted(code), code, tr('{0}: l
 }
 .answers {
   display: flex;
-  gap: 6px;
+  gap: var(--s-1);
 }
 </style>

@@ -41,12 +41,12 @@ const unmark = (id: string) =>
 .tools {
   display: flex;
   flex-wrap: wrap;
-  gap: 8px 18px;
+  gap: var(--s-2) var(--s-4);
   align-items: end;
 }
 .marked {
   display: inline-flex;
-  gap: 6px;
+  gap: var(--s-1);
   align-items: center;
 }
 </style>

@@ -153,7 +153,7 @@ const seamBox = (s: { fromMm: number; toMm: number; along: boolean }): PrintBox 
 .pair {
   display: grid;
   grid-template-columns: 1fr auto 1fr;
-  gap: 14px;
+  gap: var(--s-3);
   align-items: center;
 }
 figure {
@@ -202,11 +202,11 @@ canvas {
   bottom: 100%;
   background: #f6e2be;
   color: #241c17;
-  padding: 0 3px;
+  padding: 0 var(--s-1);
   white-space: nowrap;
 }
 figcaption {
-  margin-top: 5px;
+  margin-top: var(--s-1);
 }
 @media (max-width: 760px) {
   .pair {

@@ -34,13 +34,13 @@ defineProps<{ printer: Printer; stopped: Ran['stopped'] }>()
 .printer {
   display: grid;
   grid-template-columns: 1fr 56px;
-  gap: 10px;
+  gap: var(--s-2);
   align-items: end;
 }
 .level {
   display: grid;
   justify-items: center;
-  gap: 3px;
+  gap: var(--s-1);
 }
 .tube {
   width: 15px;

@@ -158,7 +158,7 @@ const pressText = computed(() => {
 <style scoped>
 .panel {
   display: grid;
-  gap: 8px;
+  gap: var(--s-2);
   align-content: start;
 }
 .head {
@@ -168,25 +168,25 @@ const pressText = computed(() => {
 }
 .simulated {
   border: 1.5px dashed var(--text);
-  padding: 1px 8px;
+  padding: 1px var(--s-2);
   font-weight: 700;
   font-size: var(--t-small);
 }
 .told {
   border-inline-start: 5px solid var(--stop);
-  padding-inline-start: 12px;
+  padding-inline-start: var(--s-3);
 }
 .told h3 {
   font-size: var(--t-text);
 }
 .told ul {
-  margin: 4px 0;
-  padding-inline-start: 18px;
+  margin: var(--s-1) 0;
+  padding-inline-start: var(--s-4);
 }
 .tray li {
   display: grid;
   grid-template-columns: 1fr auto auto;
-  gap: 10px;
+  gap: var(--s-2);
   align-items: center;
   border-bottom: 1px solid var(--rule);
   min-height: 36px;
@@ -194,7 +194,7 @@ const pressText = computed(() => {
 .tray a {
   color: var(--text);
   font-weight: 700;
-  padding: 6px 2px;
+  padding: var(--s-1) 2px;
 }
 .again {
   grid-column: 1 / -1;
@@ -206,14 +206,14 @@ const pressText = computed(() => {
 .checks li {
   display: grid;
   grid-template-columns: 17px 1fr;
-  gap: 8px;
+  gap: var(--s-2);
   align-items: center;
   padding: 2px 0;
   font-size: var(--t-list);
 }
 .gap {
   border-top: 2px solid var(--text);
-  padding-top: 8px;
+  padding-top: var(--s-2);
 }
 .press {
   min-height: 50px;

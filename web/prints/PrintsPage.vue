@@ -183,26 +183,26 @@ useEventListener(window, 'imprenta:print', printKey)
 }
 .left,
 .right {
-  padding: 16px 20px 24px;
+  padding: var(--s-4) var(--s-page) var(--s-5);
 }
 .left {
   display: grid;
-  gap: 8px;
+  gap: var(--s-2);
   align-content: start;
 }
 .left h1 {
   border-bottom: 2px solid var(--text);
-  padding-bottom: 6px;
+  padding-bottom: var(--s-1);
 }
 .board {
   background: var(--board);
-  padding: 10px 18px 20px;
+  padding: var(--s-2) var(--s-4) var(--s-page);
   min-width: 0;
 }
 .ghost {
   display: grid;
   grid-template-columns: repeat(4, 1fr);
-  gap: 8px;
+  gap: var(--s-2);
 }
 .ghost i {
   height: 78px;

@@ -133,7 +133,7 @@ const swaps = computed(() => [
 .bar {
   display: flex;
   flex-wrap: wrap;
-  gap: 8px;
+  gap: var(--s-2);
   align-items: center;
 }
 .bar h2 {
@@ -151,7 +151,7 @@ const swaps = computed(() => [
 .stage {
   display: grid;
   place-items: center;
-  padding: 34px 34px 30px;
+  padding: var(--s-6) var(--s-6) var(--s-6);
   overflow-x: auto;
 }
 .grab {
@@ -174,7 +174,7 @@ const swaps = computed(() => [
   bottom: 4px;
   background: #4a2a91;
   color: #fbf8f1;
-  padding: 0 6px;
+  padding: 0 var(--s-1);
   font-weight: 700;
   max-width: calc(100% - 8px);
   overflow: hidden;
@@ -202,14 +202,14 @@ const swaps = computed(() => [
   list-style: none;
   display: flex;
   flex-wrap: wrap;
-  gap: 6px 16px;
+  gap: var(--s-1) var(--s-4);
   padding: 0;
-  margin: 0 0 8px;
+  margin: 0 0 var(--s-2);
 }
 .cuts li {
   display: grid;
   grid-template-columns: 24px auto;
-  column-gap: 6px;
+  column-gap: var(--s-1);
   align-items: center;
 }
 .cuts i {
@@ -232,7 +232,7 @@ const swaps = computed(() => [
 }
 @media (max-width: 760px) {
   .stage {
-    padding: 34px 26px;
+    padding: var(--s-6) var(--s-5);
     place-items: start;
   }
 }

@@ -164,15 +164,15 @@ const paperWays = (Object.keys(papers) as PaperId[]).map((id) => ({ id, name: pa
   font: 800 var(--t-h1)/1.1 var(--f-head);
 }
 .thumbs {
-  padding: 3px;
+  padding: var(--s-1);
 }
 .row {
   display: grid;
-  gap: 8px;
-  padding-bottom: 8px;
+  gap: var(--s-2);
+  padding-bottom: var(--s-2);
 }
 .thumb {
-  padding: 3px 0 0 3px;
+  padding: var(--s-1) 0 0 var(--s-1);
   text-align: start;
   line-height: 1.1;
   overflow: hidden;
@@ -196,17 +196,17 @@ const paperWays = (Object.keys(papers) as PaperId[]).map((id) => ({ id, name: pa
 .kinds dd {
   border-top: 1px solid var(--rule);
   margin: 0;
-  padding: 3px 0;
+  padding: var(--s-1) 0;
 }
 .links {
   display: flex;
   flex-wrap: wrap;
-  gap: 4px 14px;
+  gap: var(--s-1) var(--s-3);
 }
 .links a {
   color: var(--text);
   font-weight: 700;
-  padding: 4px 0;
+  padding: var(--s-1) 0;
 }
 .steps {
   display: inline-flex;
@@ -225,7 +225,7 @@ const paperWays = (Object.keys(papers) as PaperId[]).map((id) => ({ id, name: pa
 .progress {
   display: flex;
   flex-wrap: wrap;
-  gap: 8px;
+  gap: var(--s-2);
   align-items: center;
 }
 </style>

@@ -42,9 +42,9 @@ const words = computed(() =>
 </template>
 <style scoped>
 figure {
-  margin: 24px 0 0;
+  margin: var(--s-5) 0 0;
   display: grid;
-  gap: 14px;
+  gap: var(--s-3);
   justify-items: center;
   text-align: center;
 }
@@ -52,7 +52,7 @@ figure {
   display: grid;
   max-width: 100%;
   overflow-x: auto;
-  padding: 4px;
+  padding: var(--s-1);
 }
 .stack > * {
   grid-area: 1 / 1;

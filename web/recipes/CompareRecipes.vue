@@ -94,19 +94,19 @@ const choices = computed(() => [
 </template>
 <style scoped>
 section {
-  margin-top: 20px;
+  margin-top: var(--s-page);
 }
 section {
   border-top: 2px solid var(--text);
-  padding-top: 12px;
+  padding-top: var(--s-3);
   display: grid;
   grid-template-columns: minmax(0, 1fr);
-  gap: 12px;
+  gap: var(--s-3);
 }
 .row {
   display: flex;
   flex-wrap: wrap;
-  gap: 8px;
+  gap: var(--s-2);
   align-items: end;
 }
 .compare {
@@ -117,10 +117,10 @@ section {
 .compare td {
   text-align: start;
   border-bottom: 1px solid var(--rule);
-  padding: 6px 12px 6px 0;
+  padding: var(--s-1) var(--s-3) var(--s-1) 0;
   vertical-align: top;
 }
 .gap {
-  margin-top: 8px;
+  margin-top: var(--s-2);
 }
 </style>

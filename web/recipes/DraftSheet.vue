@@ -51,13 +51,13 @@ const keepAs = computed(() => {
   display: flex;
   justify-content: space-between;
   align-items: baseline;
-  gap: 20px;
+  gap: var(--s-page);
 }
 .names {
   display: grid;
   grid-template-columns: 280px 1fr;
-  gap: 16px;
-  margin: 12px 0;
+  gap: var(--s-4);
+  margin: var(--s-3) 0;
 }
 .names input {
   width: 100%;
@@ -68,7 +68,7 @@ const keepAs = computed(() => {
 .row {
   display: flex;
   flex-wrap: wrap;
-  gap: 8px;
+  gap: var(--s-2);
   align-items: end;
 }
 @media (max-width: 760px) {

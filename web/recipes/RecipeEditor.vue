@@ -107,12 +107,12 @@ const value = (e: Event) => (e.target as HTMLInputElement).value
 <style scoped>
 .gap {
   border-top: 2px solid var(--text);
-  margin-top: 16px;
-  padding-top: 8px;
+  margin-top: var(--s-4);
+  padding-top: var(--s-2);
 }
 .cure {
   display: flex;
-  gap: 20px;
+  gap: var(--s-page);
 }
 .named {
   width: 100%;
@@ -124,8 +124,8 @@ const value = (e: Event) => (e.target as HTMLInputElement).value
 .stages li {
   display: grid;
   grid-template-columns: 200px 100px 100px 1fr 1fr;
-  gap: 10px;
-  padding: 8px 0;
+  gap: var(--s-2);
+  padding: var(--s-2) 0;
   border-bottom: 1px solid var(--rule);
   align-items: start;
 }
@@ -146,7 +146,7 @@ const value = (e: Event) => (e.target as HTMLInputElement).value
 }
 textarea.field {
   width: 100%;
-  padding: 6px 10px;
+  padding: var(--s-1) var(--s-2);
   line-height: 1.25;
   font-size: var(--t-small);
 }

@@ -156,13 +156,13 @@ const told = (o: OwnRecipe) => {
 </template>
 <style scoped>
 .page {
-  padding: 14px 20px 40px;
+  padding: var(--s-3) var(--s-page) var(--s-6);
 }
 .between {
   display: flex;
   justify-content: space-between;
   align-items: baseline;
-  gap: 20px;
+  gap: var(--s-page);
 }
 .more {
   color: var(--text);
@@ -170,22 +170,22 @@ const told = (o: OwnRecipe) => {
 }
 .sheet,
 section {
-  margin-top: 20px;
+  margin-top: var(--s-page);
 }
 section {
   border-top: 2px solid var(--text);
-  padding-top: 12px;
+  padding-top: var(--s-3);
   display: grid;
   grid-template-columns: minmax(0, 1fr);
-  gap: 12px;
+  gap: var(--s-3);
 }
 .list li {
   display: flex;
   justify-content: space-between;
-  gap: 16px;
+  gap: var(--s-4);
   align-items: center;
   border-bottom: 1px solid var(--rule);
-  padding: 6px 0;
+  padding: var(--s-1) 0;
 }
 .name {
   font: 700 var(--t-lead)/1.2 var(--f-head);
@@ -193,7 +193,7 @@ section {
 .row {
   display: flex;
   flex-wrap: wrap;
-  gap: 8px;
+  gap: var(--s-2);
   align-items: end;
 }
 @media (max-width: 760px) {

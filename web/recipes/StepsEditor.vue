@@ -79,7 +79,7 @@ const stageName = (id: string) => [...stages.value, ...props.of.steps.value].fin
 .steps li {
   display: grid;
   grid-template-columns: 180px 200px 1fr 130px auto;
-  gap: 10px;
+  gap: var(--s-2);
   align-items: center;
   border-bottom: 1px solid var(--rule);
   min-height: 52px;
@@ -93,9 +93,9 @@ const stageName = (id: string) => [...stages.value, ...props.of.steps.value].fin
 .more {
   display: flex;
   flex-wrap: wrap;
-  gap: 10px;
+  gap: var(--s-2);
   align-items: end;
-  margin-top: 10px;
+  margin-top: var(--s-2);
 }
 @media (max-width: 900px) {
   .steps li {

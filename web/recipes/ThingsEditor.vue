@@ -80,8 +80,8 @@ const value = (e: Event) => (e.target as HTMLInputElement).value
 <style scoped>
 .gap {
   border-top: 2px solid var(--text);
-  margin-top: 16px;
-  padding-top: 8px;
+  margin-top: var(--s-4);
+  padding-top: var(--s-2);
 }
 .num {
   width: 84px;
@@ -89,8 +89,8 @@ const value = (e: Event) => (e.target as HTMLInputElement).value
 .stages li {
   display: grid;
   grid-template-columns: 200px 100px 100px 1fr 1fr;
-  gap: 10px;
-  padding: 8px 0;
+  gap: var(--s-2);
+  padding: var(--s-2) 0;
   border-bottom: 1px solid var(--rule);
   align-items: start;
 }
@@ -104,7 +104,7 @@ const value = (e: Event) => (e.target as HTMLInputElement).value
 .things li {
   display: grid;
   grid-template-columns: 180px 90px minmax(120px, 1fr) 110px 130px auto;
-  gap: 10px;
+  gap: var(--s-2);
   align-items: center;
   border-bottom: 1px solid var(--rule);
   min-height: 52px;
@@ -112,9 +112,9 @@ const value = (e: Event) => (e.target as HTMLInputElement).value
 .more {
   display: flex;
   flex-wrap: wrap;
-  gap: 10px;
+  gap: var(--s-2);
   align-items: end;
-  margin-top: 10px;
+  margin-top: var(--s-2);
 }
 @media (max-width: 900px) {
   .stages li,

@@ -102,21 +102,21 @@ useEventListener(window, 'imprenta:print', print)
 </template>
 <style scoped>
 .page {
-  padding: 14px 20px 40px;
+  padding: var(--s-3) var(--s-page) var(--s-6);
 }
 .tools {
   display: flex;
   justify-content: space-between;
   align-items: center;
   max-width: 780px;
-  margin: 0 auto 12px;
+  margin: 0 auto var(--s-3);
 }
 .paper {
   max-width: 780px;
   margin: 0 auto;
   background: #fff;
   color: #241c17;
-  padding: 34px 40px;
+  padding: var(--s-6) var(--s-6);
   box-shadow: 5px 5px 0 0 var(--night);
   --text: #241c17;
   --text-2: #5b5046;
@@ -127,29 +127,29 @@ header {
   display: flex;
   justify-content: space-between;
   border-bottom: 2px solid #241c17;
-  padding-bottom: 8px;
+  padding-bottom: var(--s-2);
 }
 header p {
   text-align: end;
 }
 .first {
   font-size: var(--t-lead);
-  margin: 12px 0;
+  margin: var(--s-3) 0;
 }
 .may {
   border-collapse: collapse;
-  margin-bottom: 6px;
+  margin-bottom: var(--s-1);
 }
 .may th,
 .may td {
   text-align: start;
-  padding: 4px 20px 4px 0;
+  padding: var(--s-1) var(--s-page) var(--s-1) 0;
   border-bottom: 1px solid #cdbfa8;
 }
 h2 {
-  margin: 16px 0 4px;
+  margin: var(--s-4) 0 var(--s-1);
   border-top: 1.5px solid #241c17;
-  padding-top: 8px;
+  padding-top: var(--s-2);
 }
 dl {
   display: grid;
@@ -159,7 +159,7 @@ dl {
 dt,
 dd {
   border-bottom: 1px solid #cdbfa8;
-  padding: 5px 0;
+  padding: var(--s-1) 0;
   margin: 0;
   font-size: var(--t-lead);
   break-inside: avoid;
@@ -168,12 +168,12 @@ dt {
   font-weight: 700;
 }
 footer {
-  margin-top: 18px;
+  margin-top: var(--s-4);
   font-size: var(--t-small);
 }
 @media (max-width: 700px) {
   .paper {
-    padding: 20px;
+    padding: var(--s-page);
   }
   dl {
     grid-template-columns: 1fr;

@@ -27,7 +27,7 @@ const emit = defineEmits<{ done: [errand: string] }>()
 ul {
   list-style: none;
   padding: 0;
-  margin: 6px 0;
+  margin: var(--s-1) 0;
 }
 li {
   display: grid;

@@ -116,14 +116,14 @@ const curing = computed(() => {
 </template>
 <style scoped>
 .page {
-  padding: 14px 20px 30px;
+  padding: var(--s-3) var(--s-page) var(--s-6);
   display: grid;
-  gap: 12px;
+  gap: var(--s-3);
   align-content: start;
 }
 .head {
   display: flex;
-  gap: 12px;
+  gap: var(--s-3);
   align-items: center;
   flex-wrap: wrap;
 }
@@ -136,7 +136,7 @@ const curing = computed(() => {
   display: inline-block;
   width: 26px;
   height: 14px;
-  margin-inline-start: 10px;
+  margin-inline-start: var(--s-2);
   vertical-align: -2px;
 }
 .cured {
@@ -158,7 +158,7 @@ const curing = computed(() => {
 .errand {
   position: absolute;
   display: flex;
-  gap: 3px;
+  gap: var(--s-1);
   align-items: center;
   white-space: nowrap;
   font-size: var(--t-small);
@@ -187,7 +187,7 @@ const curing = computed(() => {
 .cols {
   display: grid;
   grid-template-columns: 1.3fr 1fr;
-  gap: 30px;
+  gap: var(--s-6);
 }
 .page > .v-btn {
   justify-self: start;

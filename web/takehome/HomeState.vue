@@ -104,13 +104,13 @@ const stateOptions = computed(() => states.value.map((s) => ({ id: s, name: stat
 <style scoped>
 .state {
   display: grid;
-  gap: 8px;
+  gap: var(--s-2);
 }
 .clinic {
   display: block;
   color: var(--text);
   font-weight: 700;
-  padding: 11px 0;
+  padding: var(--s-3) 0;
   border-bottom: 1px solid var(--rule);
 }
 .on {
@@ -122,16 +122,16 @@ const stateOptions = computed(() => states.value.map((s) => ({ id: s, name: stat
   display: flex;
   justify-content: space-between;
   align-items: center;
-  gap: 10px;
+  gap: var(--s-2);
   border-top: 1px solid var(--rule);
-  padding-top: 8px;
+  padding-top: var(--s-2);
   flex-wrap: wrap;
 }
 input {
   height: 44px;
   border: 1.5px solid var(--edge);
   border-radius: 6px;
-  padding: 0 6px;
+  padding: 0 var(--s-1);
   background: var(--stock);
   color: var(--text);
   font: 600 var(--t-list) var(--f-text);
@@ -139,7 +139,7 @@ input {
 }
 .two-in {
   display: flex;
-  gap: 4px;
+  gap: var(--s-1);
 }
 .link {
   text-decoration: underline;

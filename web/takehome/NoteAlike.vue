@@ -32,12 +32,12 @@ function note(sheets: readonly TakeHomeSheet[]) {
 <style scoped>
 .alike {
   display: grid;
-  gap: 4px;
-  padding: 8px 0;
+  gap: var(--s-1);
+  padding: var(--s-2) 0;
 }
 .row {
   display: flex;
   flex-wrap: wrap;
-  gap: 8px;
+  gap: var(--s-2);
 }
 </style>

@@ -42,12 +42,12 @@ const groups = computed(() =>
 </template>
 <style scoped>
 .who {
-  padding: 14px 0 20px 20px;
+  padding: var(--s-3) 0 var(--s-page) var(--s-page);
 }
 .who section {
   border-top: 2px solid var(--text);
-  margin: 10px 20px 0 0;
-  padding-top: 6px;
+  margin: var(--s-2) var(--s-page) 0 0;
+  padding-top: var(--s-1);
 }
 .who h3 span {
   float: inline-end;
@@ -55,15 +55,15 @@ const groups = computed(() =>
 ul {
   list-style: none;
   padding: 0;
-  margin: 4px -20px 0 -8px;
+  margin: var(--s-1) -20px 0 -8px;
 }
 .person {
   display: flex;
   align-items: center;
-  gap: 10px;
+  gap: var(--s-2);
   width: 100%;
   min-height: 44px;
-  padding: 3px 24px 3px 8px;
+  padding: var(--s-1) var(--s-5) var(--s-1) var(--s-2);
 }
 .person b {
   overflow: hidden;

@@ -128,34 +128,34 @@ useEventListener(window, 'imprenta:print', print)
 }
 .desk {
   background: var(--board);
-  padding: 14px;
+  padding: var(--s-3);
   display: grid;
   justify-items: center;
   align-items: start;
   min-width: 0;
 }
 .side {
-  padding: 16px 20px;
+  padding: var(--s-4) var(--s-page);
   display: grid;
-  gap: 8px;
+  gap: var(--s-2);
   align-content: start;
 }
 .opt {
   display: flex;
   justify-content: space-between;
   align-items: center;
-  gap: 10px;
+  gap: var(--s-2);
   border-top: 1px solid var(--rule);
-  padding-top: 8px;
+  padding-top: var(--s-2);
   flex-wrap: wrap;
 }
 .side :deep(.v-btn-toggle .v-btn) {
-  padding: 0 11px;
+  padding: 0 var(--s-3);
 }
 .none {
-  padding: 30px 20px;
+  padding: var(--s-6) var(--s-page);
   display: grid;
-  gap: 12px;
+  gap: var(--s-3);
   justify-items: start;
 }
 @media (max-width: 1100px) {

@@ -116,20 +116,20 @@ const told = computed(() =>
   display: flex;
   flex-wrap: wrap;
   align-items: center;
-  gap: 2px 8px;
+  gap: 2px var(--s-2);
   white-space: normal;
 }
 .change {
   min-height: 26px;
-  padding: 0 4px;
+  padding: 0 var(--s-1);
   color: var(--ink);
   font-weight: 700;
   text-decoration: underline;
 }
 .edit {
   display: grid;
-  gap: 6px;
-  margin: 4px 0 8px;
+  gap: var(--s-1);
+  margin: var(--s-1) 0 var(--s-2);
   white-space: normal;
 }
 .short {
@@ -138,7 +138,7 @@ const told = computed(() =>
 .row {
   display: flex;
   flex-wrap: wrap;
-  gap: 8px;
+  gap: var(--s-2);
 }
 p {
   margin: 0;

@@ -25,8 +25,8 @@ const said = computed(() => props.say.finding(props.finding))
 <style scoped>
 .finding {
   border-inline-start: 5px solid var(--watch);
-  padding-inline-start: 12px;
-  margin-top: 10px;
+  padding-inline-start: var(--s-3);
+  margin-top: var(--s-2);
 }
 .stop {
   border-color: var(--stop);
@@ -42,21 +42,21 @@ h4 {
 .ways {
   display: flex;
   flex-wrap: wrap;
-  gap: 6px;
-  margin-top: 6px;
+  gap: var(--s-1);
+  margin-top: var(--s-1);
 }
 .way {
   max-width: 100%;
   height: auto !important;
   min-height: 44px;
-  padding: 6px 12px;
+  padding: var(--s-1) var(--s-3);
   text-align: start;
 }
 .way :deep(.v-btn__content) {
   white-space: normal;
   justify-content: flex-start;
   flex-wrap: wrap;
-  column-gap: 8px;
+  column-gap: var(--s-2);
 }
 .effect {
   font-weight: 500;

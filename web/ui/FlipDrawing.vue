@@ -34,14 +34,14 @@ const steps = () => {
   list-style: none;
   padding: 0;
   display: flex;
-  gap: 18px;
+  gap: var(--s-4);
   flex-wrap: wrap;
-  margin: 6px 0;
+  margin: var(--s-1) 0;
 }
 li {
   display: grid;
   justify-items: center;
-  gap: 4px;
+  gap: var(--s-1);
   position: relative;
 }
 li + li::before {

@@ -29,12 +29,12 @@ const emit = defineEmits<{ take: [kind: PieceKind] }>()
 .shelf {
   display: grid;
   grid-template-columns: repeat(5, 1fr);
-  margin-top: 8px;
+  margin-top: var(--s-2);
 }
 .kind {
   display: grid;
   justify-items: center;
-  padding-top: 6px;
+  padding-top: var(--s-1);
   border-bottom: 5px double var(--text);
   min-height: 92px;
 }
@@ -42,7 +42,7 @@ const emit = defineEmits<{ take: [kind: PieceKind] }>()
   text-align: center;
   line-height: 1.1;
   font-weight: 600;
-  padding: 1px 8px;
+  padding: 1px var(--s-2);
 }
 .kind:hover {
   background: var(--wash);

@@ -117,7 +117,7 @@ input {
 }
 .way {
   text-decoration: underline;
-  padding: 4px 6px;
+  padding: var(--s-1) var(--s-1);
   color: var(--text);
 }
 </style>

@@ -13,7 +13,7 @@ const emit = defineEmits<{ take: []; mine: [] }>()
 <style scoped>
 .meanwhile button {
   min-height: 24px;
-  padding: 2px 6px;
+  padding: 2px var(--s-1);
   font-weight: 700;
   text-decoration: underline;
 }

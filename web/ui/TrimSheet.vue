@@ -5,7 +5,7 @@
 .sheet {
   position: relative;
   background: var(--stock);
-  padding: 20px 24px;
+  padding: var(--s-page) var(--s-5);
   border-radius: var(--r-sheet);
 }
 .m {

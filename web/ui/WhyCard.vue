@@ -53,10 +53,10 @@ const own = computed(() => [...new Set(inputs.value.flatMap((i) => [...(i.key ? 
   font-weight: 700;
 }
 .set {
-  margin-inline-start: 6px;
+  margin-inline-start: var(--s-1);
 }
 .why {
-  padding: 12px 16px;
+  padding: var(--s-3) var(--s-4);
   max-width: 400px;
   max-height: min(70vh, 560px);
   overflow-y: auto;
@@ -64,16 +64,16 @@ const own = computed(() => [...new Set(inputs.value.flatMap((i) => [...(i.key ? 
 }
 .own {
   border-top: 1px solid var(--edge);
-  margin-top: 10px;
-  padding-top: 6px;
+  margin-top: var(--s-2);
+  padding-top: var(--s-1);
   display: grid;
-  gap: 4px;
+  gap: var(--s-1);
 }
 dl {
   display: grid;
   grid-template-columns: auto auto;
-  gap: 2px 16px;
-  margin: 8px 0 0;
+  gap: 2px var(--s-4);
+  margin: var(--s-2) 0 0;
 }
 dt {
   color: var(--text-2);

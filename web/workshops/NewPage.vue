@@ -95,31 +95,31 @@ const saidOf = (w: Summary) => {
 .page {
   display: grid;
   grid-template-columns: minmax(0, 1fr) 380px;
-  gap: 40px;
-  padding: 20px 20px 40px;
+  gap: var(--s-6);
+  padding: var(--s-page) var(--s-page) var(--s-6);
   align-items: start;
 }
 .piece,
 .how {
   display: grid;
-  gap: 14px;
+  gap: var(--s-3);
   align-content: start;
 }
 .how {
   border-inline-start: 1px solid var(--rule);
-  padding-inline-start: 30px;
+  padding-inline-start: var(--s-6);
 }
 h2 {
   border-top: 2px solid var(--text);
-  margin-top: 14px;
-  padding-top: 10px;
+  margin-top: var(--s-3);
+  padding-top: var(--s-2);
 }
 li {
   display: grid;
   grid-template-columns: 52px minmax(0, 1fr) auto;
-  gap: 10px;
+  gap: var(--s-2);
   align-items: center;
-  padding: 6px 0;
+  padding: var(--s-1) 0;
   border-bottom: 1px solid var(--rule);
 }
 .drawn {

@@ -144,7 +144,7 @@ const against = computed(() => props.plan.findings.filter((x) => x.level !== 'no
 .next {
   display: grid;
   grid-template-columns: 1fr 1.15fr 1.1fr;
-  gap: 30px;
+  gap: var(--s-6);
 }
 /* As high as what comes in its place. */
 .coming {
@@ -155,19 +155,19 @@ const against = computed(() => props.plan.findings.filter((x) => x.level !== 'no
 }
 .in {
   font-size: var(--t-poster);
-  margin: 4px 0 6px;
+  margin: var(--s-1) 0 var(--s-1);
 }
 .row {
   display: flex;
-  gap: 10px;
+  gap: var(--s-2);
   align-items: center;
-  margin: 12px 0 4px;
+  margin: var(--s-3) 0 var(--s-1);
   flex-wrap: wrap;
 }
 .flag {
   background: var(--ink);
   color: var(--on-ink);
-  padding: 10px 34px 12px 16px;
+  padding: var(--s-2) var(--s-6) var(--s-3) var(--s-4);
   border-inline-start: 5px solid var(--text);
   clip-path: polygon(0 0, 100% 0, calc(100% - 18px) 50%, 100% 100%, 0 100%);
 }
@@ -175,21 +175,21 @@ const against = computed(() => props.plan.findings.filter((x) => x.level !== 'no
   font-size: var(--t-h2);
 }
 .gap {
-  margin-top: 12px;
+  margin-top: var(--s-3);
 }
 .person {
   display: flex;
-  gap: 8px;
+  gap: var(--s-2);
   align-items: center;
 }
 .board {
   display: flex;
   flex-wrap: wrap;
-  gap: 8px 14px;
-  padding: 10px;
+  gap: var(--s-2) var(--s-3);
+  padding: var(--s-2);
   border: solid var(--text);
   border-width: 0 2.5px 5px;
-  margin: 8px 0;
+  margin: var(--s-2) 0;
 }
 .free {
   width: 25px;

@@ -60,7 +60,7 @@ const lastDay = (w: Summary) => {
 </template>
 <style scoped>
 .archive {
-  padding: 12px 0;
+  padding: var(--s-3) 0;
 }
 .archive button {
   min-height: 44px;
@@ -75,9 +75,9 @@ ul {
 }
 .archive li {
   display: flex;
-  gap: 12px;
+  gap: var(--s-3);
   align-items: center;
-  padding: 4px 0;
+  padding: var(--s-1) 0;
 }
 .archive a {
   color: var(--text);

@@ -73,7 +73,7 @@ const isToday = (date: string) => date === readInstant(now.value).toPlainDate().
 .tick {
   position: absolute;
   font-size: var(--t-small);
-  padding-inline-start: 4px;
+  padding-inline-start: var(--s-1);
   border-inline-start: 1px solid var(--edge);
   white-space: nowrap;
 }
@@ -85,6 +85,6 @@ const isToday = (date: string) => date === readInstant(now.value).toPlainDate().
   border-inline-start: 3px solid var(--ink);
 }
 .more {
-  padding: 14px 0;
+  padding: var(--s-3) 0;
 }
 </style>

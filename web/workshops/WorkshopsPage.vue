@@ -120,12 +120,12 @@ function takeIn() {
 </template>
 <style scoped>
 .page {
-  padding: 16px 20px 40px;
+  padding: var(--s-4) var(--s-page) var(--s-6);
 }
 .next {
   display: grid;
   grid-template-columns: 1fr 1.15fr 1.1fr;
-  gap: 30px;
+  gap: var(--s-6);
 }
 /* As high as what comes in its place. */
 .coming {
@@ -136,27 +136,27 @@ function takeIn() {
 }
 .in {
   font-size: var(--t-poster);
-  margin: 4px 0 6px;
+  margin: var(--s-1) 0 var(--s-1);
 }
 .all {
   display: flex;
-  gap: 10px;
+  gap: var(--s-2);
   align-items: center;
-  margin: 20px 0 8px;
+  margin: var(--s-page) 0 var(--s-2);
   flex-wrap: wrap;
 }
 .all h2 {
-  margin-inline-end: 10px;
+  margin-inline-end: var(--s-2);
 }
 .archive {
-  padding: 12px 0;
+  padding: var(--s-3) 0;
 }
 .empty {
-  padding: 32px;
+  padding: var(--s-6);
 }
 .incoming {
   background: var(--wash);
-  padding: 4px 10px;
+  padding: var(--s-1) var(--s-2);
 }
 label:focus-within {
   outline: 3px solid var(--ink);

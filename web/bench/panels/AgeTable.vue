@@ -82,7 +82,7 @@ const age = (band: AgeBand, to: number) => {
 </template>
 <style scoped>
 .gap {
-  margin: 18px 0 6px;
+  margin: var(--s-4) 0 var(--s-1);
 }
 .plainweight {
   font: 400 var(--t-small) var(--f-text);
@@ -101,7 +101,7 @@ th {
   font-size: var(--t-text);
 }
 td {
-  padding: 3px;
+  padding: var(--s-1);
   text-align: center;
 }
 tr + tr {

@@ -99,26 +99,26 @@ const remove = (s: Session) => props.bench.act('remove-session', tr('a class was
 <style scoped>
 .card {
   border-top: 2px solid var(--text);
-  margin-top: 14px;
-  padding-top: 10px;
+  margin-top: var(--s-3);
+  padding-top: var(--s-2);
   display: grid;
-  gap: 8px;
+  gap: var(--s-2);
 }
 .which {
   display: flex;
   align-items: center;
   justify-content: space-between;
-  gap: 10px;
+  gap: var(--s-2);
 }
 .num {
   background: var(--text);
   color: var(--stock);
-  padding: 0 8px;
-  margin-inline-end: 6px;
+  padding: 0 var(--s-2);
+  margin-inline-end: var(--s-1);
 }
 .fields {
   display: flex;
-  gap: 10px;
+  gap: var(--s-2);
   flex-wrap: wrap;
   align-items: end;
 }
@@ -126,7 +126,7 @@ input {
   height: 44px;
   border: 1.5px solid var(--edge);
   border-radius: 6px;
-  padding: 0 8px;
+  padding: 0 var(--s-2);
   background: var(--stock);
   color: var(--text);
   font: 600 var(--t-text) var(--f-text);
@@ -140,7 +140,7 @@ label {
 input[type='date'],
 input[type='time'] {
   font-size: var(--t-list);
-  padding: 0 4px;
+  padding: 0 var(--s-1);
 }
 .fields label {
   min-width: 112px;
@@ -184,7 +184,7 @@ input[type='time'] {
   margin: 0;
   display: flex;
   flex-wrap: wrap;
-  gap: 0 16px;
+  gap: 0 var(--s-4);
 }
 .legend .wait {
   color: var(--watch);

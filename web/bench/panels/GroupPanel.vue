@@ -79,10 +79,10 @@ const tablesNote = computed(() => {
 .top {
   display: grid;
   grid-template-columns: 1fr 138px 138px 138px;
-  gap: 14px;
+  gap: var(--s-3);
 }
 .gap {
-  margin: 18px 0 6px;
+  margin: var(--s-4) 0 var(--s-1);
 }
 .plainweight {
   font: 400 var(--t-small) var(--f-text);
@@ -95,7 +95,7 @@ input {
   color: var(--text);
   font: 600 var(--t-text) var(--f-text);
   height: 44px;
-  padding: 0 6px;
+  padding: 0 var(--s-1);
 }
 input::placeholder {
   color: var(--text-2);
@@ -103,13 +103,13 @@ input::placeholder {
 }
 .foot {
   display: flex;
-  gap: 8px;
+  gap: var(--s-2);
   flex-wrap: wrap;
-  margin-top: 14px;
+  margin-top: var(--s-3);
 }
 .empty {
   border: 1.5px dashed var(--edge);
-  padding: 20px;
+  padding: var(--s-page);
 }
 @media (max-width: 760px) {
   .top {
@@ -119,11 +119,11 @@ input::placeholder {
 .called {
   display: grid;
   grid-template-columns: 1fr auto;
-  gap: 14px;
-  margin-top: 12px;
+  gap: var(--s-3);
+  margin-top: var(--s-3);
 }
 .called :deep(.v-btn) {
-  padding: 0 8px;
+  padding: 0 var(--s-2);
   font-size: var(--t-label);
 }
 .boxed {

@@ -72,17 +72,17 @@ const tablesNote = computed(() => {
 .top {
   display: grid;
   grid-template-columns: minmax(min-content, 1fr) repeat(3, minmax(0, 138px));
-  gap: 10px;
+  gap: var(--s-2);
   align-items: start;
 }
 .foot {
   border-top: 2px solid var(--text);
-  margin-top: 14px;
-  padding-top: 12px;
+  margin-top: var(--s-3);
+  padding-top: var(--s-3);
   display: flex;
   justify-content: space-between;
   align-items: center;
-  gap: 12px;
+  gap: var(--s-3);
 }
 @media (max-width: 760px) {
   .top {

@@ -140,7 +140,7 @@ const share = (l: KitLine, by: ShareBy) =>
 table {
   width: 100%;
   border-collapse: collapse;
-  margin-top: 10px;
+  margin-top: var(--s-2);
 }
 thead th {
   white-space: nowrap;
@@ -148,14 +148,14 @@ thead th {
   color: var(--text-2);
   text-align: end;
   border-bottom: 2px solid var(--text);
-  padding: 2px 6px;
+  padding: 2px var(--s-1);
 }
 thead .get {
   text-align: start;
 }
 .head th {
   text-align: start;
-  padding: 12px 0 2px;
+  padding: var(--s-3) 0 2px;
 }
 .head h3 {
   display: inline;
@@ -170,7 +170,7 @@ thead .get {
 }
 .line td {
   border-bottom: 1px solid var(--rule);
-  padding: 7px 6px;
+  padding: var(--s-2) var(--s-1);
   vertical-align: middle;
 }
 .on td,
@@ -180,7 +180,7 @@ thead .get {
 }
 .row {
   display: flex;
-  gap: 12px;
+  gap: var(--s-3);
   align-items: center;
   min-height: 44px;
   width: 100%;
@@ -207,10 +207,10 @@ td.name {
 }
 .opts {
   display: flex;
-  gap: 16px;
+  gap: var(--s-4);
   flex-wrap: wrap;
   align-items: end;
-  padding: 4px 8px 10px 46px;
+  padding: var(--s-1) var(--s-2) var(--s-2) var(--s-7);
 }
 .opts p {
   flex: 1 1 100%;

@@ -114,15 +114,15 @@ const wishes: { id: Whites | 'any'; name: string }[] = [
 .samples li {
   display: grid;
   grid-template-columns: 150px 170px 1fr;
-  gap: 12px;
+  gap: var(--s-3);
   border-bottom: 1px solid var(--rule);
-  padding: 4px 0;
+  padding: var(--s-1) 0;
 }
 .head {
   display: flex;
-  gap: 24px;
+  gap: var(--s-5);
   align-items: baseline;
-  margin-bottom: 6px;
+  margin-bottom: var(--s-1);
 }
 .ghost i {
   display: block;
@@ -133,18 +133,18 @@ const wishes: { id: Whites | 'any'; name: string }[] = [
 .wishes {
   display: flex;
   flex-wrap: wrap;
-  gap: 8px 24px;
+  gap: var(--s-2) var(--s-5);
   align-items: end;
-  margin-top: 12px;
+  margin-top: var(--s-3);
 }
 .wishes :deep(.v-btn) {
-  padding: 0 11px;
+  padding: 0 var(--s-3);
   font-size: var(--t-small);
 }
 .checks {
   display: flex;
   flex-wrap: wrap;
-  gap: 0 14px;
+  gap: 0 var(--s-3);
 }
 .between {
   display: flex;
@@ -160,20 +160,20 @@ const wishes: { id: Whites | 'any'; name: string }[] = [
   text-decoration: none;
 }
 .gap {
-  margin: 18px 0 8px;
+  margin: var(--s-4) 0 var(--s-2);
 }
 .cues {
   list-style: none;
   padding: 0;
   display: grid;
-  gap: 8px;
+  gap: var(--s-2);
 }
 .cues li {
   display: grid;
   grid-template-columns: 150px 1fr;
-  gap: 12px;
+  gap: var(--s-3);
   border-bottom: 1px solid var(--rule);
-  padding-bottom: 8px;
+  padding-bottom: var(--s-2);
 }
 @media (max-width: 760px) {
   .samples li,

@@ -153,7 +153,7 @@ const chosenName = computed(() =>
       @erase="erasing = true"
       @next="next"
     />
-    <PrintSettings class="block" :bench="bench">
+    <PrintSettings class="ruled" :bench="bench">
       <SegmentChoice
         :label="$t('Whose pictures')"
         :model-value="d.pictures"
@@ -200,24 +200,24 @@ const chosenName = computed(() =>
 .head {
   display: flex;
   flex-wrap: wrap;
-  gap: 8px 18px;
+  gap: var(--s-2) var(--s-4);
   align-items: center;
-  margin-bottom: 10px;
+  margin-bottom: var(--s-2);
 }
 .head p {
   flex: 1 1 150px;
   line-height: 1.25;
 }
 .told {
-  margin: 8px 0 0;
+  margin: var(--s-2) 0 0;
 }
 .ask p {
-  margin-top: 8px;
+  margin-top: var(--s-2);
 }
 .ends {
   display: flex;
   justify-content: flex-end;
-  gap: 8px;
-  margin-top: 14px;
+  gap: var(--s-2);
+  margin-top: var(--s-3);
 }
 </style>

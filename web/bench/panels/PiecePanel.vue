@@ -129,25 +129,25 @@ const long = (mm: number) => showLength(mm, sizeUnit(house.value))
 <style scoped>
 .another {
   display: flex;
-  gap: 12px;
+  gap: var(--s-3);
   align-items: center;
   flex-wrap: wrap;
-  margin-top: 14px;
+  margin-top: var(--s-3);
 }
 .head {
   display: flex;
-  gap: 24px;
+  gap: var(--s-5);
   align-items: baseline;
 }
 .shelf {
   display: grid;
   grid-template-columns: repeat(5, 1fr);
-  margin-top: 8px;
+  margin-top: var(--s-2);
 }
 .kind {
   display: grid;
   justify-items: center;
-  padding-top: 6px;
+  padding-top: var(--s-1);
   border-bottom: 5px double var(--text);
   min-height: 92px;
 }
@@ -155,7 +155,7 @@ const long = (mm: number) => showLength(mm, sizeUnit(house.value))
   text-align: center;
   line-height: 1.1;
   font-weight: 600;
-  padding: 1px 8px;
+  padding: 1px var(--s-2);
 }
 .kind:hover {
   background: var(--wash);
@@ -174,18 +174,18 @@ const long = (mm: number) => showLength(mm, sizeUnit(house.value))
 .sizes {
   display: grid;
   grid-template-columns: 176px 176px 1fr;
-  gap: 16px;
-  margin: 16px 0 8px;
+  gap: var(--s-4);
+  margin: var(--s-4) 0 var(--s-2);
 }
 .rule-line {
-  margin: 0 0 8px;
+  margin: 0 0 var(--s-2);
 }
 .outlines {
   display: flex;
   flex-wrap: wrap;
-  gap: 4px 16px;
+  gap: var(--s-1) var(--s-4);
   align-items: end;
-  margin-bottom: 10px;
+  margin-bottom: var(--s-2);
 }
 @media (max-width: 760px) {
   .sizes {

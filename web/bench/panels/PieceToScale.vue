@@ -80,22 +80,22 @@ const motif = computed(() => {
 }
 .well {
   background: var(--board);
-  padding: 14px 16px;
+  padding: var(--s-3) var(--s-4);
   display: flex;
   justify-content: space-between;
-  gap: 16px;
+  gap: var(--s-4);
   margin: 0 -10px;
 }
 .things {
   display: flex;
-  gap: 26px;
+  gap: var(--s-5);
   align-items: flex-end;
 }
 figure {
-  margin: 8px 0 0;
+  margin: var(--s-2) 0 0;
   display: grid;
   justify-items: center;
-  gap: 4px;
+  gap: var(--s-1);
 }
 .made {
   position: relative;

@@ -137,28 +137,28 @@ const setCopies = (n: number) =>
 <style scoped>
 .grid {
   display: flex;
-  gap: 20px;
-  margin-top: 14px;
+  gap: var(--s-page);
+  margin-top: var(--s-3);
   justify-content: space-between;
 }
 .choices {
   flex: 1 1 330px;
   min-width: 0;
   display: grid;
-  gap: 16px;
+  gap: var(--s-4);
   align-content: start;
   flex: 1;
 }
 .well {
   background: var(--board);
-  padding: 14px;
+  padding: var(--s-3);
   align-self: start;
   flex: none;
 }
 dl {
   display: grid;
   grid-template-columns: auto 1fr;
-  gap: 6px 20px;
+  gap: var(--s-1) var(--s-page);
   align-items: baseline;
 }
 dt {
@@ -168,7 +168,7 @@ dd {
   margin: 0;
 }
 .choices :deep(.v-btn) {
-  padding: 0 10px;
+  padding: 0 var(--s-2);
   font-size: var(--t-small);
 }
 @media (max-width: 760px) {

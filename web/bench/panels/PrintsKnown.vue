@@ -48,7 +48,7 @@ const printedWith = (x: 'house' | 'toner' | 'inkjet') =>
   know('print', { printer: x === 'house' ? undefined : x, smear: undefined }, tr('printed with {0}', x))
 </script>
 <template>
-  <section class="block two-cols">
+  <section class="ruled two-cols">
     <div>
       <h3>{{ $t('Printer and paper') }}</h3>
       <SegmentChoice
@@ -125,20 +125,20 @@ const printedWith = (x: 'house' | 'toner' | 'inkjet') =>
 .two-cols {
   display: grid;
   grid-template-columns: 1fr 1fr;
-  gap: 12px 28px;
+  gap: var(--s-3) var(--s-5);
 }
 .two-cols > div {
   display: grid;
-  gap: 12px;
+  gap: var(--s-3);
   align-content: start;
 }
 .two-cols :deep(.v-btn-group .v-btn) {
-  padding: 0 10px;
+  padding: 0 var(--s-2);
   font-size: var(--t-small);
 }
 .pixels {
   display: grid;
-  gap: 10px;
+  gap: var(--s-2);
 }
 @media (max-width: 760px) {
   .two-cols {

@@ -65,23 +65,23 @@ const tables = computed(() => {
 <style scoped>
 .facts {
   display: flex;
-  gap: 36px;
-  margin: 12px 0;
+  gap: var(--s-6);
+  margin: var(--s-3) 0;
 }
 .room {
   list-style: none;
-  padding: 14px;
+  padding: var(--s-3);
   border: 3px solid var(--text);
   display: grid;
   grid-template-columns: repeat(auto-fill, minmax(170px, 1fr));
-  gap: 12px;
+  gap: var(--s-3);
 }
 .table {
   border: 2px solid var(--text);
   border-radius: 4px;
   display: flex;
-  gap: 10px;
-  padding: 8px;
+  gap: var(--s-2);
+  padding: var(--s-2);
 }
 .letter {
   font: 780 var(--t-h3) var(--f-head);
@@ -97,7 +97,7 @@ ol {
 ol li {
   display: flex;
   align-items: center;
-  gap: 8px;
+  gap: var(--s-2);
   font-weight: 600;
 }
 ol span {
@@ -116,12 +116,12 @@ ol span {
 .aunder-8 {
   width: 10px;
   height: 10px;
-  margin: 0 4px;
+  margin: 0 var(--s-1);
 }
 .a8-12 {
   width: 13px;
   height: 13px;
-  margin: 0 2.5px;
+  margin: 0 var(--s-1);
 }
 .a13-17 {
   width: 16px;
@@ -130,6 +130,6 @@ ol span {
 }
 .empty {
   border: 1.5px dashed var(--edge);
-  padding: 20px;
+  padding: var(--s-page);
 }
 </style>

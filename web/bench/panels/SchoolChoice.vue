@@ -93,15 +93,15 @@ const whyOf = (s: School) => {
   text-decoration: none;
 }
 .gap {
-  margin: 18px 0 8px;
+  margin: var(--s-4) 0 var(--s-2);
 }
 .schools {
   display: grid;
   grid-template-columns: 1fr 1fr;
-  gap: 16px 20px;
+  gap: var(--s-4) var(--s-page);
 }
 .schools :deep(.v-btn) {
-  padding: 0 11px;
+  padding: 0 var(--s-3);
   font-size: var(--t-small);
 }
 @media (max-width: 760px) {

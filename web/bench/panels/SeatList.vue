@@ -70,12 +70,12 @@ const swap = (p: Participant, by: number) => {
   padding: 0;
   margin: 0;
   columns: 2;
-  column-gap: 24px;
+  column-gap: var(--s-5);
 }
 li {
   display: flex;
   align-items: center;
-  gap: 4px;
+  gap: var(--s-1);
   break-inside: avoid;
   border-bottom: 1px solid var(--rule);
 }
@@ -91,7 +91,7 @@ input {
   color: var(--text);
   font: 600 var(--t-text) var(--f-text);
   height: 44px;
-  padding: 0 6px;
+  padding: 0 var(--s-1);
 }
 input::placeholder {
   color: var(--text-2);

@@ -53,7 +53,7 @@ const waits = computed(() => plan.value.stages.some((s) => s.then?.cures))
 <style scoped>
 .head {
   display: flex;
-  gap: 10px;
+  gap: var(--s-2);
   align-items: center;
   flex-wrap: wrap;
 }
@@ -62,7 +62,7 @@ const waits = computed(() => plan.value.stages.some((s) => s.then?.cures))
 }
 .empty {
   border: 1.5px dashed var(--edge);
-  padding: 20px;
-  margin-top: 16px;
+  padding: var(--s-page);
+  margin-top: var(--s-4);
 }
 </style>

@@ -50,11 +50,11 @@ const moveStage = (stage: string, to: string) => props.bench.set(own.value.split
 <style scoped>
 .top {
   display: flex;
-  gap: 12px;
+  gap: var(--s-3);
   align-items: center;
   justify-content: space-between;
   min-height: 44px;
-  margin-top: 12px;
+  margin-top: var(--s-3);
 }
 table {
   width: 100%;
@@ -66,15 +66,15 @@ th {
 td,
 th {
   border-bottom: 1px solid var(--rule);
-  padding: 2px 6px 2px 0;
+  padding: 2px var(--s-1) 2px 0;
 }
 .places {
   display: flex;
-  gap: 4px;
+  gap: var(--s-1);
   flex-wrap: wrap;
 }
 .place {
-  padding: 6px 10px;
+  padding: var(--s-1) var(--s-2);
   border: 1.5px solid var(--edge);
   border-radius: 6px;
   min-height: 32px;

@@ -48,16 +48,16 @@ function atHand(id: string, name: string, raw: string) {
 .stations {
   border: 0;
   padding: 0;
-  margin: 10px 0 0;
+  margin: var(--s-2) 0 0;
   display: flex;
   flex-wrap: wrap;
-  gap: 6px 18px;
+  gap: var(--s-1) var(--s-4);
 }
 .stations legend {
   padding: 0;
 }
 .stations .field {
   width: 52px;
-  margin-inline-end: 4px;
+  margin-inline-end: var(--s-1);
 }
 </style>

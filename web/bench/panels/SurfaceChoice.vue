@@ -43,22 +43,22 @@ const fits = (m: string) => recipeNow.value?.surfaces[m]?.note
 </template>
 <style scoped>
 .made-of {
-  margin-bottom: 14px;
+  margin-bottom: var(--s-3);
 }
 .surfaces {
   display: grid;
   grid-template-columns: repeat(auto-fill, minmax(178px, 1fr));
-  gap: 6px;
+  gap: var(--s-1);
 }
 .surface {
   display: grid;
   grid-template-columns: 40px 1fr;
-  gap: 0 8px;
+  gap: 0 var(--s-2);
   text-align: start;
   border: 1.5px solid var(--edge);
   border-radius: var(--r-ctl);
   min-height: 48px;
-  padding: 4px 8px 4px 4px;
+  padding: var(--s-1) var(--s-2) var(--s-1) var(--s-1);
   align-items: center;
   line-height: 1.2;
 }

@@ -41,15 +41,15 @@ const who = (sheets: TakeHomeSheet[]) => [...new Set(sheets.map((s) => s.name ??
 }
 section {
   border-top: 2px solid var(--text);
-  margin-top: 14px;
-  padding-top: 8px;
+  margin-top: var(--s-3);
+  padding-top: var(--s-2);
 }
 .n {
   float: inline-end;
 }
 .empty {
   border: 1.5px dashed var(--edge);
-  padding: 20px;
-  margin-top: 14px;
+  padding: var(--s-page);
+  margin-top: var(--s-3);
 }
 </style>

@@ -42,7 +42,7 @@ const crossing = computed(() => {
 })
 </script>
 <template>
-  <section class="block two-cols">
+  <section class="ruled two-cols">
     <div>
       <h3>{{ $t('Strips, {0}', tape.direction) }}</h3>
       <StripDrawing :layout="tape" :picture="plan.picture" :drawing="w.drawing" :boxes="boxes" :what="marking" @add="addBox" />
@@ -83,15 +83,15 @@ const crossing = computed(() => {
 .two-cols {
   display: grid;
   grid-template-columns: 1fr 1fr;
-  gap: 12px 28px;
+  gap: var(--s-3) var(--s-5);
 }
 .two-cols > div {
   display: grid;
-  gap: 12px;
+  gap: var(--s-3);
   align-content: start;
 }
 .two-cols :deep(.v-btn-group .v-btn) {
-  padding: 0 10px;
+  padding: 0 var(--s-2);
   font-size: var(--t-small);
 }
 .boxes li {

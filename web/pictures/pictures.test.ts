@@ -8,7 +8,7 @@ import { pictureContextOf, planWorkshop } from '#core/plan'
 import { readRoster } from '#core/roster'
 import type { Workshop } from '#core/workshop'
 import { benchOf, demoOf, testNow as now } from '../testing/benchOf'
-import { mountIn } from '../testing/mountIn'
+import { choose, mountIn } from '../testing/mountIn'
 import AddPictures from './AddPictures.vue'
 import ContactSheet from './ContactSheet.vue'
 import PictureDetail from './PictureDetail.vue'
@@ -159,7 +159,7 @@ describe('one picture', () => {
     expect(picture().deleteOn).toBe('2026-07-01')
     await page.find('.care input[type=date]').setValue('')
     expect(picture().deleteOn).toBe('2026-07-01')
-    await page.find('.care select').setValue('')
+    await choose(page, 'Whose', '')
     expect(deeds.at(-1)).toBe('it is a house picture')
   })
 })

@@ -9,7 +9,7 @@ import { layPrints, printsOf, type LayoutAsk } from '#core/prints'
 import { isRefusal } from '#core/reasons'
 import { applyChanges, type Change, type Workshop } from '#core/workshop'
 import type { Bench } from '../bench/useBench'
-import { mountIn } from '../testing/mountIn'
+import { choose, mountIn } from '../testing/mountIn'
 import SheetBoard from './SheetBoard.vue'
 import TooLarge from './TooLarge.vue'
 import { useLocks } from './useLocks'
@@ -92,7 +92,7 @@ describe('a sheet on its board', () => {
     await button(mine.label).trigger('click')
     await settle()
     const other = locks.sameSize.value.find((x) => x.sheet === 6)!
-    await page.find('select').setValue(other.p.print.id)
+    await choose(page, 'Swap with', other.p.print.id)
     await settle()
     expect(done).toEqual([`${mine.label} and ${other.p.print.label} changed places`])
     expect(workshop.value.locks!.map((l) => [l.id, l.sheet])).toEqual([

@@ -7,7 +7,7 @@ import { phrases } from '#core/phrases'
 import { freshPrinter } from '#core/printer'
 import { layPrints, printsOf, type Layout, type LaidSheet } from '#core/prints'
 import { isRefusal } from '#core/reasons'
-import { mountIn } from '../testing/mountIn'
+import { choose, mountIn } from '../testing/mountIn'
 import PrinterPanel from './PrinterPanel.vue'
 import SheetsList from './SheetsList.vue'
 import type { Job } from '#core/prints'
@@ -184,13 +184,13 @@ describe('the list of sheets', () => {
   })
   it('other paper is one choice', async () => {
     const page = list()
-    await page.find('select').setValue('a3')
+    await choose(page, 'Paper', 'a3')
     expect(page.emitted('paper')).toEqual([['a3']])
   })
   it('with nothing to print says why', () => {
     const empty = (printed: boolean) =>
       mountIn(SheetsList, { workshop: 'x', plan, say, layout: { ...layout, sheets: [] }, prints: [], number: 1, share: 1, printed })
-        .find('.outline')
+        .find('.hollow')
         .text()
     expect([empty(true), empty(false)]).toEqual(['Everything is printed.', 'Nobody is in the group yet: nothing is printed.'])
   })

@@ -1,6 +1,6 @@
 import { mount, type VueWrapper } from '@vue/test-utils'
 import { createPinia, getActivePinia } from 'pinia'
-import type { Component } from 'vue'
+import { nextTick, type Component } from 'vue'
 import { t } from '#core/language'
 import { createMemoryHistory, createRouter } from 'vue-router'
 import { createVuetify } from 'vuetify'
@@ -25,4 +25,12 @@ const blanks = {
   ResizeObserver: Watcher,
   IntersectionObserver: Watcher,
   visualViewport: new EventTarget(),
+}
+
+/** Chooses in a field of choices, by its label: only what the field has can be chosen. */
+export async function choose(page: VueWrapper, label: string, id: string): Promise<void> {
+  const field = page.findAllComponents({ name: 'ChoiceField' }).find((f) => f.props('label') === label)
+  if (!field) throw new Error(`no field is called ${label}`)
+  field.findComponent({ name: 'VSelect' }).vm.$emit('update:modelValue', id)
+  await nextTick()
 }

@@ -164,7 +164,7 @@ const chosenName = computed(() =>
         @update:model-value="choose"
       />
     </PrintSettings>
-    <p class="small two block">
+    <p class="small two ruled">
       {{
         $t(
           'Use pictures you may copy; of children only with permission, and only as long as needed. Copy precious papers first. Where a picture was taken is not kept.{0}',

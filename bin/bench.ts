@@ -14,6 +14,7 @@ import { benchMemory } from './benchMemory'
 import { benchPictures } from './benchPictures'
 import { benchSaves } from './benchSaves'
 import { benchSheets } from './benchSheets'
+import { benchStock } from './benchStock'
 
 const now = '2026-05-15T15:00:00-04:00[America/New_York]'
 const moths = demoWorkshops('2026-05-15')[0]!
@@ -53,7 +54,11 @@ if (process.argv.includes('many')) {
   end()
   print()
 }
-Object.assign(figures, benchSheets())
+if (process.argv.includes('stock')) {
+  Object.assign(figures, benchStock())
+  print()
+}
+Object.assign(figures, benchSheets(), benchStock())
 if (process.argv.includes('sheets')) print()
 
 /** Milliseconds of one plan: the median of many, after a warm-up. */

@@ -414,7 +414,8 @@ export const screens: Record<string, string> = {
   'Or as last time': 'O como la última vez',
   'As last time: {0}': 'Como la última vez: {0}',
   Again: 'Otra vez',
-  'What and how, and so many people; no names, no date, no pictures.': 'Qué y cómo, y el número de personas; sin nombres, fecha ni imágenes.',
+  'What and how, and so many people; no names, no date, no pictures.':
+    'Qué y cómo, y el número de personas; sin nombres, fecha ni imágenes.',
   'set up': 'montar',
   'What will be done': 'Lo que se hará',
   'No piece yet. Set when it was laid, once it is.': 'Aún no hay pieza. Anote cuándo se colocó, cuando lo esté.',

@@ -1,3 +1,5 @@
+import { refill } from './refill'
+
 /** A kind of length: its size with one kerf added, as whole millionths of a mm. */
 export interface Offer {
   size: number
@@ -18,7 +20,9 @@ interface Item {
 type Cost = readonly [number, number]
 
 /** Fillings looked at before the best so far is given. */
-const steps = 300_000
+const steps = 60_000
+/** Times a plan is taken apart and filled anew. */
+const refills = 900
 /** Plans of more lengths than this are not searched, only built. */
 const deepest = 400
 const less = (a: Cost, b: Cost) => a[0] < b[0] || (a[0] === b[0] && a[1] < b[1])
@@ -33,7 +37,7 @@ export function cheapestCuts(list: Item[], stock: Offer[]): { bins?: Bin[]; lowe
   const total = items.reduce((sum, x) => sum + x.size * x.count, 0)
   if (total === 0) return { bins: [], lowerBound: 0, proven: true }
   const lowerBound = fewest(items, offers, total)
-  const search = new Search(items, offers, costOf)
+  const search = new Search(items, offers, costOf, lowerBound)
   const { best, cost, finished } = search.run(total)
   if (!best) return { lowerBound, proven: finished }
   const priced = offers.some((o) => o.price !== undefined)
@@ -68,7 +72,25 @@ function fewest(items: Item[], offers: Offer[], total: number): number {
       Math.ceil(items.slice(0, i + 1).reduce((sum, y) => sum + y.count, 0) / Math.max(1, Math.floor(longest / x.size))),
     ),
   )
-  return Math.max(n, large, byCount)
+  return Math.max(n, large, byCount, byHalves(items, longest))
+}
+
+/** Martello and Toth (1990): pieces above half a length stand alone; pieces down to some size fill what those leave, and what is over needs
+ *  lengths of its own; the best of all sizes. */
+function byHalves(items: Item[], longest: number): number {
+  const sum = (list: Item[]) => list.reduce((total, x) => total + x.size * x.count, 0)
+  const count = (list: Item[]) => list.reduce((total, x) => total + x.count, 0)
+  const small = items.filter((x) => x.size * 2 <= longest)
+  return Math.max(
+    0,
+    ...small.map(({ size }) => {
+      const alone = items.filter((x) => x.size > longest - size)
+      const shared = items.filter((x) => x.size * 2 > longest && x.size <= longest - size)
+      const fill = small.filter((x) => x.size >= size)
+      const over = sum(fill) - (count(shared) * longest - sum(shared))
+      return count(alone) + count(shared) + Math.max(0, Math.ceil(over / longest))
+    }),
+  )
 }
 
 /** Branch and bound: the largest item left goes into some length; of every kind of length the maximal fillings with it are
@@ -85,6 +107,8 @@ class Search {
     private readonly items: Item[],
     private readonly offers: Offer[],
     private readonly costOf: (o: Offer) => Cost,
+    /** No plan has fewer lengths. */
+    private readonly least: number,
   ) {
     this.left = items.map((x) => x.count)
     this.stock = offers.map((o) => o.left)
@@ -94,6 +118,8 @@ class Search {
     for (const size of new Set(this.offers.map((o) => o.size))) this.greedy(size)
     this.greedy(Infinity)
     if (this.best && !less(this.bound(total), this.cost)) return { best: this.best, cost: this.cost, finished: true }
+    this.again(total)
+    if (this.best && this.met(this.best, total)) return { best: this.best, cost: this.cost, finished: true }
     if ((this.best?.length ?? 0) > deepest) return { best: this.best, cost: this.cost, finished: false }
     this.visit(total, [0, 0])
     return { best: this.best, cost: this.cost, finished: this.spent < steps }
@@ -161,6 +187,18 @@ class Search {
       b.offer = cheaper.o
     }
     this.keep(bins)
+  }
+
+  /** The best so far, taken apart and filled anew, where there is as much of each length as is asked for. */
+  private again(total: number): void {
+    if (!this.best || this.stock.some((n) => n !== Infinity) || this.best.length < 2) return
+    this.keep(refill(this.best, this.offers, this.costOf, (bins) => this.met(bins, total), refills))
+  }
+
+  /** Nothing can be better: as cheap as the bound, or, of one length without a price, as few as any plan needs. */
+  private met(bins: readonly Bin[], total: number): boolean {
+    const plain = sameLengths(this.offers) && this.offers.every((o) => o.price === undefined)
+    return (plain && bins.length <= this.least) || !less(this.bound(total), bins.map((b) => this.costOf(b.offer)).reduce(plus, [0, 0]))
   }
 
   private visit(total: number, cost: Cost): void {

@@ -7,7 +7,7 @@ const most = 100_000
 const mm = (limits: { min?: number; above?: number }) => v.pipe(decimal({ ...limits, max: most }), v.transform(micro))
 const pieceLimit = 5000
 
-/** Lengths in mm, decimals of up to 6 places and at most 100 m, held as whole millionths. At most 60 sizes, 5000 pieces in
+/** Lengths in mm, decimals of up to 6 places and at most 100 m, held as whole millionths. At most 200 sizes, 5000 pieces in
  *  all, 12 kinds of length. */
 export const stockInput = v.object({
   pieces: v.pipe(
@@ -15,7 +15,7 @@ export const stockInput = v.object({
       v.object({ lengthMm: mm({ above: 0 }), count: whole({ min: 0, max: pieceLimit }) }),
       'not a list of pieces | Give a list of {lengthMm, count}.',
     ),
-    v.maxLength(60, 'more than 60 sizes | Give 60 or fewer.'),
+    v.maxLength(200, 'more than 200 sizes | Give 200 or fewer.'),
     v.check(
       (list) => list.reduce((sum, p) => sum + p.count, 0) <= pieceLimit,
       `more than ${pieceLimit} pieces | Cut them in several plans.`,

@@ -11,6 +11,13 @@ const library: House = {
   hours: { mon: open('09:00', '20:30'), tue: open('09:00', '20:30'), wed: open('09:00', '20:30'), thu: open('09:00', '20:30'), fri: open('09:00', '20:30'), sat: open('09:00', '20:30'), sun: open('09:30', '20:30') },
   closedDays: [], climate: { celsius: 21, humidityPct: 50 }, shelfPlaces: 32, supplierDays: 4, printerMarginMm: 6.35,
   recipeChoices: {}, cupboard: { 'blank-plaque': 3, cup: 20, 'press-card': 14, trimmer: 1, cloth: 4, basin: 6, 'pulp-bin': 6, apron: 24, 'table-cover': 10, 'decoupage-glue': 60, sandpaper: 2, marker: 6, 'paper-towel': 8, bucket: 1, fan: 1 }, contact: 'Noor at the craft desk',
+  recipes: [
+    {
+      id: 'saltbox-boards-v1', recipe: 'saltbox-boards', version: 1, base: { id: 'medium-transfer', version: 1 }, name: 'Saltbox boards',
+      note: 'Our glue is thick and the craft room cool: 30 h came off cleaner than 24.',
+      edits: [{ path: 'cure/recommended', figure: 1800 }, { path: 'stages/rub1/minutes', figure: 14 }],
+    },
+  ],
 }
 
 const club: House = {
@@ -32,6 +39,8 @@ interface Plot {
   tables: number | null
   helpers: number
   design: Omit<Design, 'id'>
+  /** What is made beside it. */
+  second?: Omit<Design, 'id'>
   /** Days from today, start, end. */
   sessions: [number, string, string][]
   made: number
@@ -81,6 +90,13 @@ const plots: Plot[] = [
     sessions: [],
   },
   {
+    id: 'harbour-keepsakes', house: library, title: 'Harbour keepsakes', drawing: 'ferry', tables: 3, helpers: 1, made: -1,
+    names: Array<null>(12).fill(null),
+    design: { kind: 'ornament', material: 'plywood', width: inches(3, '3 in'), height: inches(3, '3 in'), recipe: { id: 'medium-transfer', version: 1 }, choices: {}, pictures: 'house', lettering: false, mirrored: null },
+    second: { kind: 'card', material: 'card', width: inches(5, '5 in'), height: inches(3.5, '3 1/2 in'), recipe: { id: 'tape-film', version: 1 }, choices: {}, pictures: 'house', lettering: true, mirrored: null, each: 1 },
+    sessions: [[29, '13:00', '16:00'], [30, '16:30', '20:15']],
+  },
+  {
     id: 'heron-canvases', house: library, title: 'Heron canvases', drawing: 'heron', tables: 3, helpers: 1, made: -210, archived: true,
     names: Array<null>(9).fill(null),
     design: { kind: 'canvas', material: 'canvas', width: inches(8, '8 in'), height: inches(6, '6 in'), recipe: { id: 'medium-transfer', version: 1 }, choices: { ground: 'bare', thickness: 'generous' }, pictures: 'house', lettering: false, mirrored: null },
@@ -99,7 +115,7 @@ function workshopOf(p: Plot, today: string): Workshop {
   return {
     id: p.id, houseId: p.house.id, title: p.title, drawing: p.drawing, createdAt: at(p.made, '15:00'), archivedAt: p.archived ? at(p.made + 20, '15:00') : null,
     group: { tables: p.tables, helpers: p.helpers, participants: absences(p, participants) },
-    designs: [{ id: `${p.id}-d1`, ...p.design }],
+    designs: [{ id: `${p.id}-d1`, ...p.design }, ...(p.second ? [{ id: `${p.id}-d2`, ...p.second }] : [])],
     sessions,
     choices: { spares: p.id === 'moths-of-the-marsh' ? 3 : null, samples: null, confidence: 0.9, share: {}, split: {} },
     pieces: pieces(p, participants, sessions, at),

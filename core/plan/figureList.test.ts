@@ -23,8 +23,8 @@ describe('the figures of a house', () => {
   const all = figureList(house)
   it('have keys and names of their own', () => {
     expect(new Set(all.map((f) => f.key)).size).toBe(all.length)
-    expect(new Set(all.map((f) => figureName(f.key))).size).toBe(all.length)
-    for (const f of all) expect(figureName(f.key), f.key).not.toMatch(/undefined|^recipe\.|^price\./)
+    expect(new Set(all.map((f) => figureName(f.key, recipesOf(house)))).size).toBe(all.length)
+    for (const f of all) expect(figureName(f.key, recipesOf(house)), f.key).not.toMatch(/undefined|^recipe\.|^price\./)
   })
   it('hold every figure of every method', () => {
     for (const r of recipes)

@@ -21,6 +21,8 @@ describe('time drawn along a line', () => {
   it('nights are from ten to six, and nothing lies outside', () => {
     expect(line.nights.length).toBe(8)
     expect(line.nights[0]).toEqual({ from: 0, to: 6.25 })
+    expect(line.nights[1]!.from).toBeCloseTo((100 * 22) / 96, 6)
+    expect(line.nights[1]!.to).toBe(25)
     expect(line.nights.at(-1)!.to).toBe(100)
     expect(line.nights.every((n) => n.from >= 0 && n.to <= 100 && n.from < n.to)).toBe(true)
   })
@@ -35,5 +37,8 @@ describe('time drawn along a line', () => {
     const spring = '2026-03-08T10:00:00-04:00[America/New_York]'
     const skipped = timelineOf([{ from: spring, to: spring }], hours, zone)
     expect(skipped.wholeMin).toBe(4 * 1440 - 60)
+    // The day that is an hour short is the last: its night ends with the line.
+    const friday = '2026-03-06T10:00:00-05:00[America/New_York]'
+    expect(Math.max(...timelineOf([{ from: friday, to: friday }], hours, zone).nights.map((n) => n.to))).toBe(100)
   })
 })

@@ -2,6 +2,7 @@ import { afterEach, describe, expect, it, test } from 'vitest'
 import { symptoms } from '#core/clinic'
 import { demoHouses, demoWorkshops } from '#core/demo'
 import { inLanguage, speak, speaking, t, teach } from '#core/language'
+import { recipesOf } from '#core/house'
 import { materials } from '#core/kit'
 import { planWorkshop } from '#core/plan'
 import { beforeText, englishLines, figureName, inBoth, phrases, sayField, sayPlan, sheetMarkdown, sheetText } from '#core/phrases'
@@ -199,7 +200,7 @@ describe('a text', () => {
       'comienzo de una clase que ya no está',
       'Cinta: más allá de cada borde',
     ])
-    const names = es(() => figureList(house).map((f) => figureName(f.key)))
+    const names = es(() => figureList(house).map((f) => figureName(f.key, recipesOf(house))))
     expect(names.filter((n) => /\b(minutes|coats|waste|how many|then|rounds)\b/.test(n))).toEqual([])
   })
   it('an error while something is said leaves the language as it was', () => {

@@ -1,6 +1,6 @@
 import { afterAll, beforeAll, describe, expect, it, test } from 'vitest'
 import { writeRecipe, writeWorkshop } from '#core/exchange'
-import { demoWorkshops } from '#core/demo'
+import { demoHouses, demoWorkshops } from '#core/demo'
 import type { OwnRecipe } from '#core/recipe'
 import { command, startServer } from '../testing/start'
 
@@ -35,7 +35,7 @@ describe('looking at files', () => {
     const res = await look('recipe', writeRecipe(recipe))
     expect(res.status).toBe(200)
     expect(res.body.recipe).toEqual(recipe)
-    expect((await house()).body.recipes).toBeUndefined()
+    expect((await house()).body.recipes).toEqual(demoHouses[0]!.recipes)
   })
   it('a workshop too', async () => {
     const { pictures: _stay, ...rest } = demoWorkshops('2026-05-15')[1]!
@@ -59,7 +59,7 @@ describe('looking at files', () => {
 
 describe('the house keeps', () => {
   it('its recipes, every version, as one command each', async () => {
-    expect(await onHouse('recipes', null, [recipe])).toMatchObject({ status: 'applied' })
+    expect(await onHouse('recipes', demoHouses[0]!.recipes, [recipe])).toMatchObject({ status: 'applied' })
     const two = [recipe, { ...recipe, id: 'marsh-v2', version: 2, edits: [] }]
     expect(await onHouse('recipes', [recipe], two)).toMatchObject({ status: 'applied' })
     expect((await house()).body.recipes).toEqual(two)

@@ -19,8 +19,8 @@ const house = computed(() => {
 })
 /** Where the craft book says more about this rule; figures of pure counting have nothing there. */
 const book = computed(() => {
-  const recipe = id.value ? desk.plan(id.value)?.recipe.id : undefined
-  return recipe && craftPassage(props.figure.because.rule, recipe)
+  const plan = id.value ? desk.plan(id.value) : undefined
+  return plan && craftPassage(props.figure.because.rule, plan)
 })
 const inputs = computed(() => props.figure.because.inputs.map((i) => ({ ...i, said: props.say.input(i) })))
 const own = computed(() => [...new Set(inputs.value.flatMap((i) => [...(i.key ? [i.key] : []), ...(i.rests ?? [])]))])

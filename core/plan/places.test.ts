@@ -41,6 +41,16 @@ describe('the kit by place', () => {
     expect([at('white-paint'), at('decoupage-glue'), at('cloth')]).toEqual(['ahead', moths.sessions[0]!.id, moths.sessions[1]!.id])
     expect(groups.every((g) => g.lines.length > 0 && new Set(g.cautions).size === g.cautions.length)).toBe(true)
   })
+  it('of two designs, where the first of them needs it', () => {
+    const both = demoWorkshops('2026-05-15').find((w) => w.id === 'harbour-keepsakes')!
+    const p = plan(both)
+    const places = (x: typeof p) => Object.fromEntries(kitByPlace(x).flatMap((g) => g.lines.map((l) => [l.key, g.place])))
+    expect(places({ ...p, designs: [...p.designs].reverse() })).toEqual(places(p))
+    const differing = p.kit.filter(
+      (l) => new Set(p.designs.flatMap((d) => d.split.split[l.stages.find((s) => s in d.split.split) ?? ''] ?? [])).size > 1,
+    )
+    expect(differing.map((l) => l.material)).not.toEqual([])
+  })
   it('follows the split: what is moved home is needed at home', () => {
     const seal = planWorkshop({
       workshop: { ...moths, choices: { ...moths.choices, split: { seal1: 'home' } } },

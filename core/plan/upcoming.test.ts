@@ -54,6 +54,14 @@ describe('who needs a thought', () => {
     expect(of(away(2, rubbing), rubbing)).toEqual([[id, 'misses']])
     expect(of(away(2, laying), rubbing)).toEqual([[id, 'not-laid']])
     expect(of(away(2, laying), laying)).toEqual([[id, 'misses']])
+    // Set as printed by hand: not laid, yet nobody is away.
+    const printed = {
+      ...away(2, 'another'),
+      pieces: [{ id: 'x', participant: bare.group.participants[4]!.id, state: 'printed' as const, laidAt: null, asIs: true }],
+    }
+    const here = { ...printed, group: { ...printed.group, participants: printed.group.participants.map((x) => ({ ...x, misses: [] })) } }
+    expect(plan(here).takeHome.some((s) => s.group === 'not-laid')).toBe(true)
+    expect(of(here, rubbing)).toEqual([])
     expect(
       of({ ...bare, group: { ...bare.group, participants: bare.group.participants.map((x) => ({ ...x, misses: [] })) } }, rubbing),
     ).toEqual([])

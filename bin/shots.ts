@@ -5,7 +5,7 @@ import setup from '../e2e/setup'
 /** name, path, and where it differs: dark, narrow, what to do first. */
 const shots: { name: string; path: string; dark?: boolean; narrow?: boolean; language?: string; press?: string[]; wait?: number }[] = [
   { name: 'workshops', path: '/' },
-  { name: 'workshops-dark', path: '/', dark: true },
+  { name: 'new', path: '/new', dark: true },
   ...['group', 'piece', 'method', 'pictures', 'kit', 'sessions'].map((p) => ({
     name: `bench-${p}`,
     path: `/w/lighthouse-blocks/bench/${p}`,
@@ -17,7 +17,7 @@ const shots: { name: string; path: string; dark?: boolean; narrow?: boolean; lan
   { name: 'take-home', path: '/w/moths-of-the-marsh/take-home' },
   { name: 'clinic', path: '/w/moths-of-the-marsh/clinic', press: ['bald spot'] },
   { name: 'craft', path: '/craft/gesso-ground' },
-  { name: 'recipes', path: '/house/saltbox/recipes', press: ['Medium transfer'] },
+  { name: 'recipes', path: '/house/saltbox/recipes', press: ['Next version'] },
   { name: 'safety', path: '/w/heron-pages/safety' },
   { name: 'house', path: '/house/saltbox' },
   { name: 'figures', path: '/house/saltbox/figures' },

@@ -1,10 +1,11 @@
 import { expect, test } from '@playwright/test'
 import { axe, moths, open, saved, url } from './pages'
 
-test('the finder shows six methods with their reasons; one is adopted with its condition, and undone', async ({ page }) => {
+test('the finder shows six methods and the house’s own with their reasons; one is adopted with its condition, and undone', async ({ page }) => {
   await open(page, `${moths}/bench/method`)
   const rows = page.getByRole('radiogroup', { name: 'Method' }).getByRole('radio')
-  await expect(rows).toHaveCount(6)
+  await expect(rows).toHaveCount(7)
+  await expect(rows.filter({ hasText: 'Saltbox boards' })).toContainText('Possible')
   await expect(rows.first()).toContainText('Medium transfer')
   await expect(rows.first()).toContainText('Possible, chosen.')
   await expect(rows.filter({ hasText: 'Quick peel' })).toContainText('Possible.')

@@ -1,7 +1,9 @@
 import { expect, test } from '@playwright/test'
 import { axe, moths, open, saved, url } from './pages'
 
-test('the finder shows six methods and the house’s own with their reasons; one is adopted with its condition, and undone', async ({ page }) => {
+test('the finder shows six methods and the house’s own with their reasons; one is adopted with its condition, and undone', async ({
+  page,
+}) => {
   await open(page, `${moths}/bench/method`)
   const rows = page.getByRole('radiogroup', { name: 'Method' }).getByRole('radio')
   await expect(rows).toHaveCount(7)

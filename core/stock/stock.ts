@@ -57,8 +57,9 @@ export interface CutPlan {
  *
  *      |<-piece->|k|<-piece->|k|<-piece->|k|<--- offcut --->|
  *
- *  Without prices: fewest lengths, then least total length; with prices: least cost, then fewest lengths. Branch and bound
- *  over maximal fillings (own), exact where it finishes within its steps (`proven`), else the best found beside its bound.
+ *  Without prices: fewest lengths, then least total length; with prices: least cost, then fewest lengths. A first plan is taken
+ *  apart and filled anew (`refill.ts`), then branch and bound over maximal fillings (own): exact where it finishes within its steps
+ *  or meets the bound (`proven`), else the best found beside its bound (Martello and Toth 1990, volumes and counts).
  *  Refuses pieces longer than every length, and more pieces than what is there can hold. */
 export function cutStock({ pieces, stock, kerfMm }: StockInput): CutPlan | Refusal {
   const sizes = pieces.filter((p) => p.count > 0)

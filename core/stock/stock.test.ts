@@ -55,6 +55,10 @@ describe('cutting stock', () => {
     ]
     const p = plan({ pieces, stock: [{ lengthMm: 2400 }] })
     expect([p.lowerBound, p.lengths.length, p.proven]).toEqual([7, 7, true])
+    // Too many to be looked at to the end: the bound alone says that there is no better.
+    const many = Array.from({ length: 40 }, (_, i) => [1300 + i, 1110 + i]).flat()
+    const all = plan({ pieces: many.map((lengthMm) => ({ lengthMm, count: 1 })), stock: [{ lengthMm: 2400 }] })
+    expect([all.lowerBound, all.lengths.length, all.proven]).toEqual([60, 60, true])
     // A little shorter, and each of the four goes beside one of the five.
     expect(plan({ pieces: [pieces[0]!, { lengthMm: 1100, count: 4 }], stock: [{ lengthMm: 2400 }] }).lengths).toHaveLength(5)
   })

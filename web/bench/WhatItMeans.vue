@@ -59,7 +59,7 @@ const looks = computed(() => props.plan.findings)
     </div>
     <div v-if="f['earliest']" class="cell">
       <span class="two small">{{
-        $t('First possible rub-off{0}', plan.designs.length > 1 ? `, ${plan.pieceName}` : '')
+        plan.designs.length > 1 ? $t('First possible rub-off, {0}', plan.pieceName) : $t('First possible rub-off')
       }}</span><br /><BecauseFigure :figure="f['earliest']!" :say="say" :name="$t('First possible rub-off')" :change="change('earliest')" />
       <p class="small two">
         {{ $t('Better from') }} <BecauseFigure quiet :figure="f['recommended']!" :say="say" :name="$t('Recommended rub-off')" />{{

@@ -46,19 +46,19 @@ const low = (r: Ranked) => tr(r.cause.name).toLowerCase()
         <span
           ><b class="name">{{ $t(r.cause.name) }}</b
           ><br /><span :class="r.word === 'likely' ? 'ink strong' : 'two'"
-            >{{ r.word }} {{ r.sum > 0 ? `+${r.sum}` : String(r.sum).replace('-', '−') }}</span
+            >{{ $t(r.word) }} {{ r.sum > 0 ? `+${r.sum}` : String(r.sum).replace('-', '−') }}</span
           ></span
         >
         <ul class="against">
           <li v-for="e in r.against" :key="e.said">
-            {{ e.said }} <span class="bl"><i v-for="n in -e.weight" :key="n" /></span>
+            {{ $t(e.said) }} <span class="bl"><i v-for="n in -e.weight" :key="n" /></span>
           </li>
           <li v-if="!r.against.length" class="two">{{ $t('nothing') }}</li>
         </ul>
         <BalanceDrawing :against="blocks(r.against)" :in-favour="blocks(r.for)" />
         <ul class="for">
           <li v-for="e in r.for" :key="e.said">
-            <span class="bl solid"><i v-for="n in e.weight" :key="n" /></span> {{ e.said }}
+            <span class="bl solid"><i v-for="n in e.weight" :key="n" /></span> {{ $t(e.said) }}
           </li>
           <li v-if="!r.for.length" class="two">{{ $t('nothing') }}</li>
         </ul>

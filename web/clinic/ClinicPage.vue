@@ -62,7 +62,7 @@ const name = computed(() => {
       ? tr('A {0}', plan.value?.pieceName)
       : tr('Your piece')
 })
-const what = computed(() => symptoms.filter((s) => seen.value.includes(s.id)).map((s) => s.name))
+const what = computed(() => symptoms.filter((s) => seen.value.includes(s.id)).map((s) => tr(s.name)))
 const missing = computed(() => id.value !== undefined && !w.value)
 const owners = computed(() => [
   { id: '', name: tr('any piece of this plan') },

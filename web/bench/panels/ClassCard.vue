@@ -74,12 +74,8 @@ const remove = (s: Session) => props.bench.act('remove-session', tr('a class was
           :change="bench.change(`session/${placed.id}`)"
         />
         {{ $t('of {0} min', load.availableMin) }}
-        <b :class="all?.fits ? 'ok' : 'stop'">{{ all?.fits ? $t('fits') : $t('does not fit') }}</b><span
-          v-if="plan.designs.length > 1"
-          class="two small"
-        >
-          {{ $t('all designs; below, {0}', plan.pieceName) }}</span
-        >
+        <b :class="all?.fits ? 'ok' : 'stop'">{{ all?.fits ? $t('fits') : $t('does not fit') }}</b>{{ ' '
+        }}<span v-if="plan.designs.length > 1" class="two small"> {{ $t('all designs; below, {0}', plan.pieceName) }}</span>
       </p>
       <div class="strip" aria-hidden="true">
         <i v-for="p in parts" :key="p.number" :class="p.kind" :style="{ flex: p.minutes }"

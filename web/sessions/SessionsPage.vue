@@ -155,35 +155,6 @@ const curing = computed(() => {
 .closed {
   background: repeating-linear-gradient(135deg, transparent 0 6px, var(--hatch) 6px 7.5px);
 }
-.errand {
-  position: absolute;
-  display: flex;
-  gap: var(--s-1);
-  align-items: center;
-  white-space: nowrap;
-  font-size: var(--t-small);
-  z-index: 2;
-}
-.errand.done {
-  color: var(--text-2);
-}
-.class {
-  position: absolute;
-  top: 312px;
-  height: 46px;
-  background: var(--ink);
-  color: var(--on-ink);
-  display: grid;
-  place-items: center;
-  font: 780 var(--t-h3) var(--f-head);
-  cursor: grab;
-  z-index: 4;
-  touch-action: none;
-}
-.class:focus-visible {
-  outline: 3px solid var(--ink);
-  outline-offset: 3px;
-}
 .cols {
   display: grid;
   grid-template-columns: 1.3fr 1fr;

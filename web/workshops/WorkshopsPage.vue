@@ -134,10 +134,6 @@ function takeIn() {
 .t {
   font-size: var(--t-big);
 }
-.in {
-  font-size: var(--t-poster);
-  margin: var(--s-1) 0 var(--s-1);
-}
 .all {
   display: flex;
   gap: var(--s-2);

@@ -139,38 +139,6 @@ const long = (mm: number) => showLength(mm, sizeUnit(house.value))
   gap: var(--s-5);
   align-items: baseline;
 }
-.shelf {
-  display: grid;
-  grid-template-columns: repeat(5, 1fr);
-  margin-top: var(--s-2);
-}
-.kind {
-  display: grid;
-  justify-items: center;
-  padding-top: var(--s-1);
-  border-bottom: 5px double var(--text);
-  min-height: 92px;
-}
-.kind span:last-child {
-  text-align: center;
-  line-height: 1.1;
-  font-weight: 600;
-  padding: 1px var(--s-2);
-}
-.kind:hover {
-  background: var(--wash);
-}
-.kind.on {
-  background: var(--wash);
-}
-.kind.on span:last-child {
-  background: var(--ink);
-  color: var(--on-ink);
-}
-.kind:focus-visible {
-  outline: 3px solid var(--ink);
-  outline-offset: -3px;
-}
 .sizes {
   display: grid;
   grid-template-columns: 176px 176px 1fr;
@@ -190,9 +158,6 @@ const long = (mm: number) => showLength(mm, sizeUnit(house.value))
 @media (max-width: 760px) {
   .sizes {
     grid-template-columns: 1fr 1fr;
-  }
-  .shelf {
-    grid-template-columns: repeat(3, 1fr);
   }
 }
 </style>

@@ -75,7 +75,7 @@ const changeLanguage = () => void chooseLanguage(other.value).catch(() => undefi
       <strong v-else-if="house">{{ house.name }}</strong>
       <strong v-else>{{ $t('Both houses') }}</strong>
       <NameAsk v-if="desk.ready && !desk.actor && desk.done.length > 0" />
-      <div v-else class="small two line">
+      <div v-else class="small two ellipsis">
         {{ workshop ? house?.name : desk.actor && desk.actor !== 'this device' ? $t('{0}, this device', desk.actor) : $t('this device') }}
       </div>
     </div>
@@ -152,11 +152,6 @@ const changeLanguage = () => void chooseLanguage(other.value).catch(() => undefi
   text-overflow: ellipsis;
   white-space: nowrap;
 }
-.line {
-  overflow: hidden;
-  text-overflow: ellipsis;
-  white-space: nowrap;
-}
 nav {
   display: flex;
   gap: var(--s-5);
@@ -201,11 +196,6 @@ nav {
 }
 .tool:hover:not(:disabled) {
   background: var(--wash);
-}
-.tool:focus-visible,
-.title:focus-visible {
-  outline: 3px solid var(--ink);
-  outline-offset: 2px;
 }
 .key {
   font-family: var(--f-code);

@@ -52,7 +52,7 @@ const out = computed(() => removeDesign(w.value, d.value.id))
         :max="9"
         @update:model-value="bench.set(inWorkshop.designs(d.id).each, $event, $t('everybody makes {0} {1}', $event, name))"
       />
-      <div v-if="people.length" role="group" :aria-label="$t('Who makes {0}', name)" class="chips">
+      <div v-if="people.length" role="group" :aria-label="$t('Who makes {0}', name)" class="chips inline wraps">
         <span class="label">{{ $t('or only these') }}</span>
         <button
           v-for="p in people"
@@ -114,11 +114,6 @@ const out = computed(() => removeDesign(w.value, d.value.id))
 .who > .v-btn {
   grid-column: 1 / -1;
   justify-self: start;
-}
-.chips {
-  display: flex;
-  flex-wrap: wrap;
-  gap: var(--s-1);
 }
 .chips .label {
   flex-basis: 100%;

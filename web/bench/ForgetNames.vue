@@ -27,7 +27,7 @@ async function forget() {
 </script>
 <template>
   <v-dialog :model-value="true" max-width="520" @update:model-value="emit('close')">
-    <div class="sheet above" role="alertdialog" aria-labelledby="forget-title">
+    <div class="stacked above" role="alertdialog" aria-labelledby="forget-title">
       <h2 id="forget-title">{{ text.title }}</h2>
       <p>
         <b>{{ $t('Goes, for good:') }}</b> {{ text.goes }}
@@ -47,10 +47,6 @@ async function forget() {
   </v-dialog>
 </template>
 <style scoped>
-.sheet {
-  display: grid;
-  gap: var(--s-2);
-}
 .row {
   display: flex;
   gap: var(--s-3);

@@ -8,7 +8,7 @@ const emit = defineEmits<{ keep: []; takeOut: [] }>()
     <div class="ask above">
       <h2>{{ $t('{0} would go', names.join(', ')) }}</h2>
       <p>{{ $t('Everybody without a name has gone already. Their name and piece go too; Undo brings them back.') }}</p>
-      <div class="row">
+      <div class="inline">
         <v-btn autofocus @click="emit('keep')">{{ $t('Keep them') }}</v-btn><v-btn color="error" variant="flat" @click="emit('takeOut')">{{
           $t('Take them out')
         }}</v-btn>
@@ -20,9 +20,5 @@ const emit = defineEmits<{ keep: []; takeOut: [] }>()
 .ask {
   display: grid;
   gap: var(--s-3);
-}
-.row {
-  display: flex;
-  gap: var(--s-2);
 }
 </style>

@@ -111,7 +111,7 @@ const looks = computed(() => props.plan.findings)
       </p>
       <p class="small two">
         {{ $t('Labels and the house’s rules go before this.') }}
-        <router-link class="room" :to="`/w/${$route.params['id']}/safety`">{{ $t('Safety sheet for the room') }}</router-link>
+        <router-link class="named-link" :to="`/w/${$route.params['id']}/safety`">{{ $t('Safety sheet for the room') }}</router-link>
       </p>
     </section>
   </aside>
@@ -175,10 +175,6 @@ const looks = computed(() => props.plan.findings)
 }
 .hands b {
   color: var(--text);
-}
-.room {
-  color: var(--text);
-  font-weight: 700;
 }
 .calm {
   margin-top: var(--s-3);

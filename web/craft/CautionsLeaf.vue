@@ -28,7 +28,7 @@ const may = (c: CautionId) => {
         )
       }}
     </p>
-    <div class="grid">
+    <div class="entries">
       <div v-for="(c, key) in cautions" :id="key" :key="key" class="entry">
         <h3>{{ $t(c.where) }}</h3>
         <p>{{ $t(c.text) }}</p>
@@ -40,20 +40,3 @@ const may = (c: CautionId) => {
     </div>
   </section>
 </template>
-<style scoped>
-.leaf {
-  background: var(--stock);
-  padding: var(--s-page) var(--s-5);
-}
-.grid {
-  display: grid;
-  grid-template-columns: repeat(auto-fill, minmax(270px, 1fr));
-  gap: 0 var(--s-5);
-  margin-top: var(--s-2);
-}
-.entry h3 {
-  display: flex;
-  gap: var(--s-2);
-  align-items: center;
-}
-</style>

@@ -57,7 +57,7 @@ const counted = computed(() => {
 </script>
 <template>
   <LostPage v-if="!shown && !['schools', 'surfaces', 'cautions'].includes(section)" />
-  <main v-else class="craft">
+  <main v-else class="roomy">
     <div class="bar no-print">
       <nav class="tabs" :aria-label="$t('The craft book')">
         <router-link
@@ -106,7 +106,7 @@ const counted = computed(() => {
         <p class="two">{{ $t('What each believes, and what we take when nobody says. A house sets its own; a plan goes before both.') }}</p>
         <template v-for="r in recipes" :key="r.id">
           <h2>{{ $t(r.name) }}</h2>
-          <div class="grid">
+          <div class="entries">
             <div v-for="s in r.schools" :id="`${r.id}-${s.id}`" :key="s.id" class="entry">
               <h3>{{ $t(s.question) }}</h3>
               <p v-for="o in s.options" :key="o.id">
@@ -124,9 +124,6 @@ const counted = computed(() => {
   </main>
 </template>
 <style scoped>
-.craft {
-  padding: var(--s-3) var(--s-page) var(--s-6);
-}
 .bar {
   display: flex;
   justify-content: space-between;
@@ -173,10 +170,6 @@ kbd {
   text-align: end;
   margin: var(--s-1) 0;
 }
-.leaf {
-  background: var(--stock);
-  padding: var(--s-page) var(--s-5);
-}
 .leaf h2 {
   margin: var(--s-4) 0 var(--s-2);
 }
@@ -192,17 +185,6 @@ kbd {
   color: var(--text);
   min-height: 28px;
   display: inline-block;
-}
-.grid {
-  display: grid;
-  grid-template-columns: repeat(auto-fill, minmax(270px, 1fr));
-  gap: 0 var(--s-5);
-  margin-top: var(--s-2);
-}
-.entry h3 {
-  display: flex;
-  gap: var(--s-2);
-  align-items: center;
 }
 @media (max-width: 760px) {
   .bar {

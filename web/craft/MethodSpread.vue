@@ -84,13 +84,13 @@ const hand = (ids: readonly (keyof typeof cautions)[]) => ids.map((c) => ({ wher
           </ul>
         </div>
         <h2>{{ $t('What goes wrong') }}</h2>
-        <ul class="bare lines">
+        <ul class="bare ledger">
           <li v-for="f in recipe.faults" :key="f.seen">
             <b>{{ $t(f.seen) }}</b><span class="small">{{ $t('now: {0}; next time: {1}', f.now, f.next) }}</span>
           </li>
         </ul>
         <p>
-          <router-link class="more" :to="{ path: '/clinic', query: { method: recipe.from?.id ?? recipe.id } }">{{
+          <router-link class="named-link" :to="{ path: '/clinic', query: { method: recipe.from?.id ?? recipe.id } }">{{
             $t('To the clinic')
           }}</router-link>
         </p>
@@ -158,16 +158,6 @@ h2 {
   margin-top: 0;
   padding: 0;
 }
-.lines li {
-  display: flex;
-  justify-content: space-between;
-  gap: var(--s-3);
-  border-bottom: 1px solid var(--rule);
-  padding: var(--s-1) 0;
-}
-.lines li > :last-child {
-  text-align: end;
-}
 .school {
   border-bottom: 1px solid var(--rule);
   padding: var(--s-1) 0;
@@ -182,10 +172,6 @@ h2 {
 }
 .mine::marker {
   color: var(--ink);
-}
-.more {
-  color: var(--text);
-  font-weight: 700;
 }
 @media (max-width: 900px) {
   .spread,

@@ -30,7 +30,7 @@ const amount = (m: MaterialUse): [string, Figure | undefined] => {
 <template>
   <div>
     <h2>{{ $t('Materials') }}</h2>
-    <ul class="bare lines">
+    <ul class="bare ledger">
       <li v-for="m in recipe.materials" :key="m.material">
         <span
           ><b>{{ m.material === 'blank' ? $t('Blank') : $t(materialOf(m.material).name) }}</b>
@@ -51,7 +51,7 @@ const amount = (m: MaterialUse): [string, Figure | undefined] => {
       </li>
     </ul>
     <h2>{{ $t('Goes onto') }}</h2>
-    <ul class="bare lines">
+    <ul class="bare ledger">
       <li v-for="(f, id) in recipe.surfaces" :key="id">
         <b>{{ $t(blankMaterial(id)?.name ?? id) }}</b><span class="small">{{ f.fit }}: {{ $t(f.note) }} <SourceMark :mark="f.mark" /></span>
       </li>
@@ -78,15 +78,5 @@ h2 {
 .stations .wait {
   background: var(--stock);
   border: 1.5px solid var(--text-2);
-}
-.lines li {
-  display: flex;
-  justify-content: space-between;
-  gap: var(--s-3);
-  border-bottom: 1px solid var(--rule);
-  padding: var(--s-1) 0;
-}
-.lines li > :last-child {
-  text-align: end;
 }
 </style>

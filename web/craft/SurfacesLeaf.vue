@@ -8,7 +8,7 @@ const takes = (m: string) => recipes.filter((r) => r.surfaces[m]).map((r) => `${
 <template>
   <section class="leaf">
     <h1>{{ $t('Surfaces') }}</h1>
-    <div class="grid">
+    <div class="entries">
       <div v-for="m in woods" :id="m.id" :key="m.id" class="entry">
         <h3><i class="swatch" :style="{ background: m.colour }" aria-hidden="true" /> {{ $t(m.name) }}</h3>
         <p>{{ $t(m.note) }} <SourceMark :mark="m.mark" /></p>
@@ -24,21 +24,6 @@ const takes = (m: string) => recipes.filter((r) => r.surfaces[m]).map((r) => `${
   </section>
 </template>
 <style scoped>
-.leaf {
-  background: var(--stock);
-  padding: var(--s-page) var(--s-5);
-}
-.grid {
-  display: grid;
-  grid-template-columns: repeat(auto-fill, minmax(270px, 1fr));
-  gap: 0 var(--s-5);
-  margin-top: var(--s-2);
-}
-.entry h3 {
-  display: flex;
-  gap: var(--s-2);
-  align-items: center;
-}
 .swatch {
   width: 26px;
   height: 20px;

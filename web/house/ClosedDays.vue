@@ -30,8 +30,10 @@ const addDay = () => {
         >
       </li>
     </ul>
-    <form class="row" @submit.prevent="addDay">
-      <input v-model="day" type="date" :aria-label="$t('A closed day')" /><v-btn type="submit" :disabled="!day">{{ $t('Close it') }}</v-btn>
+    <form class="inline" @submit.prevent="addDay">
+      <input class="field" v-model="day" type="date" :aria-label="$t('A closed day')" /><v-btn type="submit" :disabled="!day">{{
+        $t('Close it')
+      }}</v-btn>
     </form>
     <p class="small two">
       <b>{{ $t('Nothing is due on them:') }}</b> {{ $t('an errand moves back to the last open hour. Cure goes on.') }}
@@ -52,24 +54,9 @@ const addDay = () => {
   </section>
 </template>
 <style scoped>
-input {
-  height: 44px;
-  border: 1.5px solid var(--edge);
-  border-radius: 6px;
-  padding: 0 var(--s-2);
-  background: var(--stock);
-  color: var(--text);
-  font: 600 var(--t-list) var(--f-text);
-  color-scheme: light dark;
-  min-width: 0;
-}
 .days li {
   display: flex;
   justify-content: space-between;
   align-items: center;
-}
-.row {
-  display: flex;
-  gap: var(--s-2);
 }
 </style>

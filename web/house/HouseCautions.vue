@@ -40,7 +40,7 @@ const places = [{ id: '', name: tr('always') }, ...stages.map((s) => ({ id: s[0]
         ><v-btn :aria-label="$t('Take out: {0}', c.where)" @click="out(c)">{{ $t('Take out') }}</v-btn>
       </li>
     </ul>
-    <form @submit.prevent="add">
+    <form class="tools" @submit.prevent="add">
       <label
         ><span class="label">{{ $t('Where the hand is') }}</span
         ><input v-model="where" class="field" maxlength="40" :placeholder="$t('Radiator')"
@@ -71,12 +71,6 @@ li {
   align-items: center;
   border-bottom: 1px solid var(--rule);
   padding: var(--s-1) 0;
-}
-form {
-  display: flex;
-  flex-wrap: wrap;
-  gap: var(--s-2);
-  align-items: end;
 }
 .wide {
   flex: 1 1 260px;

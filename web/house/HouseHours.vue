@@ -33,7 +33,7 @@ const barOf = ({ from, to }: { from: string; to: string }) => {
 </script>
 <template>
   <section class="part">
-    <div class="between">
+    <div class="apart">
       <h3>{{ $t('Open') }}</h3>
       <SegmentChoice
         :label="$t('First day')"
@@ -50,6 +50,7 @@ const barOf = ({ from, to }: { from: string; to: string }) => {
       <li v-for="d in order" :key="d">
         <b>{{ names[d] }}</b><template v-if="house.hours[d]"
           ><input
+            class="field"
             type="time"
             step="900"
             :aria-label="$t('{0} from', names[d])"
@@ -57,6 +58,7 @@ const barOf = ({ from, to }: { from: string; to: string }) => {
             @change="hour(d, 'from', ($event.target as HTMLInputElement).value)"
           /><i class="bar" aria-hidden="true"><i :style="barOf(house.hours[d])" /></i
           ><input
+            class="field"
             type="time"
             step="900"
             :aria-label="$t('{0} to', names[d])"
@@ -75,28 +77,16 @@ const barOf = ({ from, to }: { from: string; to: string }) => {
   </section>
 </template>
 <style scoped>
-.between {
-  display: flex;
-  justify-content: space-between;
-  align-items: center;
-}
-input {
-  height: 44px;
-  border: 1.5px solid var(--edge);
-  border-radius: 6px;
-  padding: 0 var(--s-2);
-  background: var(--stock);
-  color: var(--text);
-  font: 600 var(--t-list) var(--f-text);
-  color-scheme: light dark;
-  min-width: 0;
-}
 .week li {
   display: grid;
-  grid-template-columns: 40px 118px 1fr 118px 84px;
+  grid-template-columns: 40px 128px 1fr 128px 84px;
   gap: var(--s-2);
   align-items: center;
   padding: 2px 0;
+}
+.week .field {
+  padding: 0 var(--s-1);
+  font-size: var(--t-list);
 }
 .bar {
   position: relative;

@@ -21,7 +21,7 @@ const rename = (e: Event) => {
     <h3>{{ $t('Measures') }}</h3>
     <label
       ><span class="label">{{ $t('Name') }}</span
-      ><input :value="house.name" maxlength="80" @change="rename($event)"
+      ><input class="field" :value="house.name" maxlength="80" @change="rename($event)"
     /></label>
     <SegmentChoice
       :label="$t('Units')"
@@ -65,6 +65,7 @@ const rename = (e: Event) => {
     <label
       ><span class="label">{{ $t('Whom to ask, on the sheets') }}</span
       ><input
+        class="field"
         :value="house.contact"
         maxlength="80"
         @change="set(inHouse.contact, ($event.target as HTMLInputElement).value, $t('whom to ask changed'))"
@@ -72,17 +73,6 @@ const rename = (e: Event) => {
   </section>
 </template>
 <style scoped>
-input {
-  height: 44px;
-  border: 1.5px solid var(--edge);
-  border-radius: 6px;
-  padding: 0 var(--s-2);
-  background: var(--stock);
-  color: var(--text);
-  font: 600 var(--t-list) var(--f-text);
-  color-scheme: light dark;
-  min-width: 0;
-}
 label input {
   width: 100%;
 }

@@ -21,7 +21,7 @@ const set = <V,>(path: Path<V>, after: NoInfer<V>, label: string) => act([change
 </script>
 <template>
   <LostPage v-if="!house" />
-  <main v-else class="page">
+  <main v-else class="roomy">
     <div class="head">
       <h1>{{ $t('House') }}</h1>
       <p v-if="news" aria-live="polite">
@@ -44,9 +44,6 @@ const set = <V,>(path: Path<V>, after: NoInfer<V>, label: string) => act([change
   </main>
 </template>
 <style scoped>
-.page {
-  padding: var(--s-3) var(--s-page) var(--s-6);
-}
 .head {
   display: flex;
   gap: var(--s-5);

@@ -31,7 +31,7 @@ const own = computed(() => Object.keys(props.house.figures ?? {}).length)
     <h3>
       {{ $t('Recipes') }} <span class="two small light">{{ $t('how this house does it; a plan’s own choice goes first') }}</span>
     </h3>
-    <div class="row">
+    <div class="inline">
       <SegmentChoice :label="$t('Printers here')" :model-value="printers" :options="printerWays" @update:model-value="setPrinters" />
       <router-link class="own" :to="`/house/${house.id}/figures`">{{
         own ? $t('Figures: {0} of your own', own) : $t('All figures, yours to set')
@@ -59,10 +59,6 @@ const own = computed(() => Object.keys(props.house.figures ?? {}).length)
   font-weight: 700;
   align-self: end;
   padding: var(--s-3) 0;
-}
-.row {
-  display: flex;
-  gap: var(--s-2);
 }
 .ways {
   display: grid;

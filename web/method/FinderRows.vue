@@ -144,7 +144,12 @@ function waitOf(min: number): string {
   align-items: flex-start;
   line-height: 1.2;
 }
-.verdict svg {
+.bars {
+  display: flex;
+  gap: var(--s-1);
+}
+.verdict svg,
+.cell svg {
   flex: none;
 }
 .tokens {
@@ -166,10 +171,6 @@ function waitOf(min: number): string {
 .heads .night {
   height: 13px;
   vertical-align: -1px;
-}
-.bars {
-  display: flex;
-  gap: var(--s-1);
 }
 .bar,
 .bar-head {
@@ -223,9 +224,6 @@ function waitOf(min: number): string {
   overflow: hidden;
   text-overflow: ellipsis;
   display: block;
-}
-.cell svg {
-  flex: none;
 }
 @media (max-width: 760px) {
   .row {

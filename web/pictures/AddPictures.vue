@@ -140,7 +140,7 @@ const foundText = computed(() => {
       </p>
       <ul v-if="mine.length">
         <li v-for="u in mine" :key="u.id">
-          <span class="file">{{ u.name }}</span>
+          <span class="ellipsis">{{ u.name }}</span>
           <span v-if="u.state === 'refused' || u.state === 'failed'" class="small" :class="u.state === 'refused' ? 'stop' : 'watch'"
             ><b>{{ u.problem?.what }}</b> {{ u.problem?.remedy }}</span
           ><span
@@ -188,11 +188,6 @@ li {
   gap: var(--s-2);
   align-items: center;
   border-bottom: 1px solid var(--rule);
-}
-.file {
-  overflow: hidden;
-  text-overflow: ellipsis;
-  white-space: nowrap;
 }
 .bar {
   height: 10px;

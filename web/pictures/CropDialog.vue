@@ -112,7 +112,7 @@ onBeforeUnmount(() => cropper?.destroy())
         >
       </div>
       <p class="small two">{{ $t('The frame has the piece’s shape. The picture itself is never changed.') }}</p>
-      <div class="ends">
+      <div class="ends tools">
         <v-btn @click="emit('close')">{{ $t('Leave it') }}</v-btn><v-btn color="primary" variant="flat" @click="done">{{
           $t('Place it so')
         }}</v-btn>
@@ -144,13 +144,6 @@ onBeforeUnmount(() => cropper?.destroy())
 }
 .cut :deep(.cropper-view-box) {
   clip-path: var(--cut);
-}
-.tools,
-.ends {
-  display: flex;
-  flex-wrap: wrap;
-  gap: var(--s-2);
-  align-items: end;
 }
 .straight {
   flex: 1 1 200px;

@@ -60,12 +60,6 @@ const owners = computed(() => [
 .tools :deep(.step) {
   max-width: 170px;
 }
-.tools {
-  display: flex;
-  flex-wrap: wrap;
-  gap: var(--s-2) var(--s-4);
-  align-items: end;
-}
 input[type='range'] {
   accent-color: var(--ink);
   min-height: 28px;

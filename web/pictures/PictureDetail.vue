@@ -135,7 +135,7 @@ const coatWays = computed(() => [
       :on="on"
       @mark="mark"
     />
-    <div class="looks">
+    <div class="looks tools">
       <label
         ><span class="label">{{ $t('Rounds done, in the preview') }}</span
         ><input v-model.number="rounds" type="range" min="0" max="3" step="1" :aria-label="$t('Rounds done, in the preview')" />
@@ -216,13 +216,6 @@ const coatWays = computed(() => [
   gap: var(--s-1) var(--s-4);
   align-items: end;
   justify-content: space-between;
-}
-.looks,
-.tools {
-  display: flex;
-  flex-wrap: wrap;
-  gap: var(--s-2) var(--s-4);
-  align-items: end;
 }
 .looks label,
 .range {

@@ -51,7 +51,7 @@ const accept = (code: string) => set(here.value.accepted(code), code, tr('{0}: l
       <span
         >{{ s.sure === 'likely' ? $t('Probably lettering') : $t('Perhaps lettering') }} <SourceMark mark="E" />{{ ' '
         }}<span class="small two">{{ $t('tilted, joined or tiny letters are not seen: look yourself') }}</span></span
-      ><span class="answers"
+      ><span class="inline"
         ><v-btn :aria-label="$t('Place {0} is lettering', i + 1)" @click="settle(s, true)">{{ $t('It is') }}</v-btn
         ><v-btn :aria-label="$t('Place {0} is not lettering', i + 1)" @click="settle(s, false)">{{ $t('It is not') }}</v-btn></span
       >
@@ -77,9 +77,5 @@ const accept = (code: string) => set(here.value.accepted(code), code, tr('{0}: l
   width: 15px;
   height: 11px;
   border: 2px dashed var(--watch);
-}
-.answers {
-  display: flex;
-  gap: var(--s-1);
 }
 </style>

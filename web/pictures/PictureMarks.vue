@@ -38,12 +38,6 @@ const unmark = (id: string) =>
 .tools :deep(.step) {
   max-width: 170px;
 }
-.tools {
-  display: flex;
-  flex-wrap: wrap;
-  gap: var(--s-2) var(--s-4);
-  align-items: end;
-}
 .marked {
   display: inline-flex;
   gap: var(--s-1);

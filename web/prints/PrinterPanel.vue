@@ -73,7 +73,7 @@ const pressText = computed(() => {
 </script>
 <template>
   <section class="panel" :aria-label="$t('Printer')">
-    <div class="head">
+    <div class="apart">
       <h2>{{ $t('Printer') }}</h2>
       <span class="simulated">{{ $t('simulated') }}</span>
     </div>
@@ -136,7 +136,7 @@ const pressText = computed(() => {
     <div v-if="waiting > 0" class="small">
       <b class="watch">{{ waiting }} {{ waiting === 1 ? $t('sheet waits') : $t('sheets wait') }}</b>
       {{ $t('for pictures that are not in.') }}
-      <router-link class="more" :to="`/w/${workshop}/bench/pictures`">{{ $t('Bring them in') }}</router-link>
+      <router-link class="named-link" :to="`/w/${workshop}/bench/pictures`">{{ $t('Bring them in') }}</router-link>
       <slot />
     </div>
     <p v-if="short" class="small watch">{{ $t('It will run out on the way; what is left is printed afterwards.') }}</p>
@@ -160,11 +160,6 @@ const pressText = computed(() => {
   display: grid;
   gap: var(--s-2);
   align-content: start;
-}
-.head {
-  display: flex;
-  justify-content: space-between;
-  align-items: center;
 }
 .simulated {
   border: 1.5px dashed var(--text);
@@ -219,10 +214,6 @@ const pressText = computed(() => {
   min-height: 50px;
   width: 100%;
   font-size: var(--t-lead);
-}
-.more {
-  color: var(--text);
-  font-weight: 700;
 }
 .end {
   text-align: center;

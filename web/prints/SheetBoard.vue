@@ -62,7 +62,7 @@ const swaps = computed(() => [
 ])
 </script>
 <template>
-  <div class="bar">
+  <div class="bar inline wraps">
     <h2>{{ $t('Sheet {0} of {1}', number, of) }}</h2>
     <span v-if="place" class="two named">{{ place.print.label }}</span>
     <v-btn :disabled="!place" @click="locks.turn">{{ $t('Turn') }}</v-btn>
@@ -130,12 +130,6 @@ const swaps = computed(() => [
   </p>
 </template>
 <style scoped>
-.bar {
-  display: flex;
-  flex-wrap: wrap;
-  gap: var(--s-2);
-  align-items: center;
-}
 .bar h2 {
   flex: 1 1 auto;
 }

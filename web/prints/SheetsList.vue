@@ -87,7 +87,7 @@ const paperWays = (Object.keys(papers) as PaperId[]).map((id) => ({ id, name: pa
           : $t('At least {0}.', layout.lowerBound)
     }}</b>{{ ' ' }}<span class="two small">{{ fills }}</span>
   </p>
-  <div v-if="share < 1" class="small progress" role="status">
+  <div v-if="share < 1" class="progress small inline wraps" role="status">
     <span class="steps"><i v-for="n in 20" :key="n" :class="{ on: n <= share * 20 }" /></span>
     {{ fewest ? $t('leaving more of the last sheet whole') : $t('looking for fewer') }}
     <v-btn @click="$emit('stop')">{{ $t('Stop and keep') }}</v-btn>
@@ -221,11 +221,5 @@ const paperWays = (Object.keys(papers) as PaperId[]).map((id) => ({ id, name: pa
 .steps .on {
   background: var(--ink);
   border-color: var(--ink);
-}
-.progress {
-  display: flex;
-  flex-wrap: wrap;
-  gap: var(--s-2);
-  align-items: center;
 }
 </style>

@@ -55,9 +55,9 @@ const choices = computed(() => [
 ])
 </script>
 <template>
-  <section>
+  <section class="part">
     <h2>{{ $t('Beside each other') }}</h2>
-    <div class="row">
+    <div class="tools">
       <ChoiceField v-model="left" :label="$t('This recipe')" :options="choices" /><ChoiceField
         v-model="right"
         :label="$t('The other recipe')"
@@ -67,7 +67,7 @@ const choices = computed(() => [
     </div>
     <template v-if="pair">
       <p v-if="pair.rows.length === 0">{{ $t('They are the same.') }}</p>
-      <table v-else class="compare">
+      <table v-else class="compare whole">
         <thead>
           <tr>
             <th />
@@ -95,23 +95,6 @@ const choices = computed(() => [
 <style scoped>
 section {
   margin-top: var(--s-page);
-}
-section {
-  border-top: 2px solid var(--text);
-  padding-top: var(--s-3);
-  display: grid;
-  grid-template-columns: minmax(0, 1fr);
-  gap: var(--s-3);
-}
-.row {
-  display: flex;
-  flex-wrap: wrap;
-  gap: var(--s-2);
-  align-items: end;
-}
-.compare {
-  border-collapse: collapse;
-  width: 100%;
 }
 .compare th,
 .compare td {

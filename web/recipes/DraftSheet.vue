@@ -21,7 +21,7 @@ const keepAs = computed(() => {
 </script>
 <template>
   <TrimSheet>
-    <div class="between">
+    <div class="apart">
       <h2>{{ draft.recipe ? $t('Next version of {0}', draft.name) : $t('A new recipe') }}</h2>
       <span class="small two">{{ $t('from {0}, kept in this browser until it is made', base?.name) }}</span>
     </div>
@@ -40,19 +40,13 @@ const keepAs = computed(() => {
       <b>{{ $t('An experiment, for samples only:') }}</b> {{ $t('{0}. No group can be planned with it.', below.join('; ')) }}
     </p>
     <RecipeEditor :of="of" />
-    <div class="row">
+    <div class="tools">
       <v-btn color="primary" variant="flat" :disabled="!recipe || !draft.name.trim()" @click="emit('save')">{{ keepAs }}</v-btn>
       <v-btn @click="emit('leave')">{{ $t('Leave it') }}</v-btn>
     </div>
   </TrimSheet>
 </template>
 <style scoped>
-.between {
-  display: flex;
-  justify-content: space-between;
-  align-items: baseline;
-  gap: var(--s-page);
-}
 .names {
   display: grid;
   grid-template-columns: 280px 1fr;
@@ -64,12 +58,6 @@ const keepAs = computed(() => {
 }
 .name {
   font: 700 var(--t-lead)/1.2 var(--f-head);
-}
-.row {
-  display: flex;
-  flex-wrap: wrap;
-  gap: var(--s-2);
-  align-items: end;
 }
 @media (max-width: 760px) {
   .names {

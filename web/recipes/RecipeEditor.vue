@@ -104,12 +104,8 @@ const value = (e: Event) => (e.target as HTMLInputElement).value
     <ThingsEditor :of="of" />
   </div>
 </template>
+<style scoped src="./editor.css"></style>
 <style scoped>
-.gap {
-  border-top: 2px solid var(--text);
-  margin-top: var(--s-4);
-  padding-top: var(--s-2);
-}
 .cure {
   display: flex;
   gap: var(--s-page);
@@ -117,52 +113,5 @@ const value = (e: Event) => (e.target as HTMLInputElement).value
 .named {
   width: 100%;
   font-weight: 700;
-}
-.num {
-  width: 84px;
-}
-.stages li {
-  display: grid;
-  grid-template-columns: 200px 100px 100px 1fr 1fr;
-  gap: var(--s-2);
-  padding: var(--s-2) 0;
-  border-bottom: 1px solid var(--rule);
-  align-items: start;
-}
-.stages .head {
-  line-height: 1.2;
-}
-.wide {
-  grid-column: span 1;
-}
-.stages li label:nth-of-type(1) {
-  grid-column: 2;
-}
-.stages .wide:nth-last-of-type(2) {
-  grid-column: 4;
-}
-.stages .wide:nth-last-of-type(1) {
-  grid-column: 5;
-}
-textarea.field {
-  width: 100%;
-  padding: var(--s-1) var(--s-2);
-  line-height: 1.25;
-  font-size: var(--t-small);
-}
-.gone .named {
-  flex: 1 1 200px;
-}
-@media (max-width: 900px) {
-  .stages li {
-    grid-template-columns: 1fr 1fr;
-  }
-  .stages li > * {
-    grid-column: auto !important;
-  }
-  .head,
-  .wide {
-    grid-column: 1 / -1 !important;
-  }
 }
 </style>

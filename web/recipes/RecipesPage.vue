@@ -90,10 +90,10 @@ const told = (o: OwnRecipe) => {
 </script>
 <template>
   <LostPage v-if="!house" />
-  <main v-else class="page">
-    <div class="between">
+  <main v-else class="roomy">
+    <div class="apart">
       <h1>{{ $t('Recipes of the house') }}</h1>
-      <router-link class="more" :to="`/house/${houseId}`">{{ house.name }}</router-link>
+      <router-link class="named-link" :to="`/house/${houseId}`">{{ house.name }}</router-link>
     </div>
     <p class="two">
       {{
@@ -106,7 +106,7 @@ const told = (o: OwnRecipe) => {
     </p>
     <DraftSheet v-if="draft" class="sheet" :of="drafting" :draft="draft" :own="own" @save="save" @leave="draft = undefined" />
     <template v-else>
-      <section>
+      <section class="part">
         <ul v-if="own.length" class="bare list">
           <li v-for="o in own" :key="o.id">
             <span
@@ -124,7 +124,7 @@ const told = (o: OwnRecipe) => {
                 }}</span
               ></span
             >
-            <span class="row"
+            <span class="tools"
               ><v-btn @click="edit(o)">{{ $t('Next version') }}</v-btn
               ><v-btn v-if="made(o)" @click="card(made(o)!)">{{ $t('Card') }}</v-btn
               ><v-btn @click="saveAs(`${o.id}.json`, writeRecipe(o), 'application/json')">{{ $t('File') }}</v-btn
@@ -135,7 +135,7 @@ const told = (o: OwnRecipe) => {
           </li>
         </ul>
         <div v-else class="hollow">{{ $t('Here will be your own recipes. Begin from a method, or bring a file in.') }}</div>
-        <div class="row">
+        <div class="tools">
           <SegmentChoice :label="$t('Begin from')" model-value="" :options="recipes" @update:model-value="begin(latestRecipe($event)!)" />
           <v-btn tag="label"
             >{{ $t('Bring one in') }}<input class="sr" type="file" accept=".json,application/json" @change="bringIn"
@@ -155,29 +155,9 @@ const told = (o: OwnRecipe) => {
   </main>
 </template>
 <style scoped>
-.page {
-  padding: var(--s-3) var(--s-page) var(--s-6);
-}
-.between {
-  display: flex;
-  justify-content: space-between;
-  align-items: baseline;
-  gap: var(--s-page);
-}
-.more {
-  color: var(--text);
-  font-weight: 700;
-}
 .sheet,
 section {
   margin-top: var(--s-page);
-}
-section {
-  border-top: 2px solid var(--text);
-  padding-top: var(--s-3);
-  display: grid;
-  grid-template-columns: minmax(0, 1fr);
-  gap: var(--s-3);
 }
 .list li {
   display: flex;
@@ -189,12 +169,6 @@ section {
 }
 .name {
   font: 700 var(--t-lead)/1.2 var(--f-head);
-}
-.row {
-  display: flex;
-  flex-wrap: wrap;
-  gap: var(--s-2);
-  align-items: end;
 }
 @media (max-width: 760px) {
   .list li {

@@ -48,7 +48,7 @@ const stageName = (id: string) => [...stages.value, ...props.of.steps.value].fin
         ><ChangeMark differs practice="no such step" /><v-btn @click="of.takeStepOut(s.id)">{{ $t('Take out') }}</v-btn>
       </li>
     </ul>
-    <form class="more" @submit.prevent="addStep">
+    <form class="tools" @submit.prevent="addStep">
       <label
         ><span class="label">{{ $t('One step more') }}</span
         ><input v-model="step.name" class="field" maxlength="60" :placeholder="$t('Warm the board')"
@@ -72,34 +72,4 @@ const stageName = (id: string) => [...stages.value, ...props.of.steps.value].fin
     </form>
   </div>
 </template>
-<style scoped>
-.num {
-  width: 84px;
-}
-.steps li {
-  display: grid;
-  grid-template-columns: 180px 200px 1fr 130px auto;
-  gap: var(--s-2);
-  align-items: center;
-  border-bottom: 1px solid var(--rule);
-  min-height: 52px;
-}
-.cue {
-  flex: 1 1 200px;
-}
-.cue input {
-  width: 100%;
-}
-.more {
-  display: flex;
-  flex-wrap: wrap;
-  gap: var(--s-2);
-  align-items: end;
-  margin-top: var(--s-2);
-}
-@media (max-width: 900px) {
-  .steps li {
-    grid-template-columns: 1fr 1fr;
-  }
-}
-</style>
+<style scoped src="./editor.css"></style>

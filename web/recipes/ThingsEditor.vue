@@ -57,7 +57,7 @@ const value = (e: Event) => (e.target as HTMLInputElement).value
         ><ChangeMark differs practice="not used" /><v-btn @click="of.takeOut(a.material)">{{ $t('Take out') }}</v-btn>
       </li>
     </ul>
-    <form class="more" @submit.prevent="addThing">
+    <form class="tools" @submit.prevent="addThing">
       <label
         ><span class="label">{{ $t('One thing more') }}</span
         ><input v-model="thing.material" class="field" maxlength="60" :placeholder="$t('soft roller')"
@@ -77,56 +77,4 @@ const value = (e: Event) => (e.target as HTMLInputElement).value
     </form>
   </div>
 </template>
-<style scoped>
-.gap {
-  border-top: 2px solid var(--text);
-  margin-top: var(--s-4);
-  padding-top: var(--s-2);
-}
-.num {
-  width: 84px;
-}
-.stages li {
-  display: grid;
-  grid-template-columns: 200px 100px 100px 1fr 1fr;
-  gap: var(--s-2);
-  padding: var(--s-2) 0;
-  border-bottom: 1px solid var(--rule);
-  align-items: start;
-}
-.stages li label:nth-of-type(1) {
-  grid-column: 2;
-}
-.gone > b {
-  text-decoration: line-through;
-  color: var(--text-2);
-}
-.things li {
-  display: grid;
-  grid-template-columns: 180px 90px minmax(120px, 1fr) 110px 130px auto;
-  gap: var(--s-2);
-  align-items: center;
-  border-bottom: 1px solid var(--rule);
-  min-height: 52px;
-}
-.more {
-  display: flex;
-  flex-wrap: wrap;
-  gap: var(--s-2);
-  align-items: end;
-  margin-top: var(--s-2);
-}
-@media (max-width: 900px) {
-  .stages li,
-  .things li {
-    grid-template-columns: 1fr 1fr;
-  }
-  .stages li > * {
-    grid-column: auto !important;
-  }
-}
-.gone > b {
-  text-decoration: line-through;
-  color: var(--text-2);
-}
-</style>
+<style scoped src="./editor.css"></style>

@@ -42,7 +42,7 @@ useEventListener(window, 'imprenta:print', print)
 </script>
 <template>
   <LostPage v-if="!w || !house || !plan" />
-  <main v-else class="page">
+  <main v-else class="page roomy">
     <div class="no-print tools">
       <p class="two">{{ $t('Hang it where the hands are. Nothing that the plan does can be left off it.') }}</p>
       <v-btn color="primary" variant="flat" @click="print">{{ $t('Print it') }}</v-btn>
@@ -101,9 +101,6 @@ useEventListener(window, 'imprenta:print', print)
   </main>
 </template>
 <style scoped>
-.page {
-  padding: var(--s-3) var(--s-page) var(--s-6);
-}
 .tools {
   display: flex;
   justify-content: space-between;

@@ -62,7 +62,7 @@ const noteAlike = (label: string, changes: Change[], intent: Intent) => props.be
 const stateOptions = computed(() => states.value.map((s) => ({ id: s, name: stateWord(s, own.value.recipe.words) })))
 </script>
 <template>
-  <div class="state">
+  <div class="stacked">
     <template v-if="sheet.ready"
       ><p class="fig">{{ $t('{0}, told as {1}', say.at(sheet.ready.recommendedAt), say.at(sheet.ready.tellAt)) }}</p>
       <p class="small two">
@@ -81,8 +81,8 @@ const stateOptions = computed(() => states.value.map((s) => ({ id: s, name: stat
       $t('Something is wrong with it')
     }}</router-link>
     <ChoiceField class="home" :label="$t('Goes home')" :model-value="sheet.state" :options="stateOptions" @update:model-value="setState" />
-    <div v-if="canLay" class="opt">
-      <span>{{ $t('Laid at') }}</span><span class="two-in"
+    <div v-if="canLay" class="offered">
+      <span>{{ $t('Laid at') }}</span><span class="inline"
         ><input
           type="date"
           :aria-label="$t('Laid on')"
@@ -102,10 +102,6 @@ const stateOptions = computed(() => states.value.map((s) => ({ id: s, name: stat
   </div>
 </template>
 <style scoped>
-.state {
-  display: grid;
-  gap: var(--s-2);
-}
 .clinic {
   display: block;
   color: var(--text);
@@ -118,15 +114,6 @@ const stateOptions = computed(() => states.value.map((s) => ({ id: s, name: stat
   color: var(--on-ink);
   clip-path: polygon(0 0, calc(100% - 11px) 0, 100% 50%, calc(100% - 11px) 100%, 0 100%);
 }
-.opt {
-  display: flex;
-  justify-content: space-between;
-  align-items: center;
-  gap: var(--s-2);
-  border-top: 1px solid var(--rule);
-  padding-top: var(--s-2);
-  flex-wrap: wrap;
-}
 input {
   height: 44px;
   border: 1.5px solid var(--edge);
@@ -137,14 +124,7 @@ input {
   font: 600 var(--t-list) var(--f-text);
   color-scheme: light dark;
 }
-.two-in {
-  display: flex;
-  gap: var(--s-1);
-}
 .link {
   text-decoration: underline;
-}
-.link:focus-visible {
-  outline: 3px solid var(--ink);
 }
 </style>

@@ -73,7 +73,7 @@ useEventListener(window, 'imprenta:print', print)
       <h3>{{ $t('{0}’s sheet', who(sheet)) }}</h3>
       <hr class="rule" />
       <HomeState :bench="bench" :plan="plan" :sheet="sheet" />
-      <div class="opt">
+      <div class="offered">
         <span>{{ $t('Paper') }}</span><SegmentChoice
           :label="$t('Paper')"
           hide-label
@@ -85,7 +85,7 @@ useEventListener(window, 'imprenta:print', print)
           @update:model-value="paper = $event as 'letter' | 'a4'"
         />
       </div>
-      <div class="opt">
+      <div class="offered">
         <span>{{ $t('Words') }}</span><SegmentChoice
           :label="$t('Words')"
           hide-label
@@ -98,7 +98,7 @@ useEventListener(window, 'imprenta:print', print)
           @update:model-value="wording = $event as Wording"
         />
       </div>
-      <div class="opt">
+      <div class="offered">
         <span>{{ $t('Language') }}</span><SegmentChoice
           :label="$t('Language')"
           hide-label
@@ -111,7 +111,7 @@ useEventListener(window, 'imprenta:print', print)
           @update:model-value="speakOn($event)"
         />
       </div>
-      <div class="opt"><v-checkbox v-model="black" :label="$t('Black ink only')" /></div>
+      <div class="offered"><v-checkbox v-model="black" :label="$t('Black ink only')" /></div>
       <v-btn block :href="pdf()" target="_blank">{{ $t('Print all {0} (PDF)', plan.takeHome.length) }}</v-btn>
       <v-btn block :href="`/api/workshops/${id}/take-home.md?${query}`">{{ $t('All as Markdown') }}</v-btn>
       <v-btn block color="primary" variant="flat" :href="pdf(sheet.participant)" target="_blank">{{
@@ -139,15 +139,6 @@ useEventListener(window, 'imprenta:print', print)
   display: grid;
   gap: var(--s-2);
   align-content: start;
-}
-.opt {
-  display: flex;
-  justify-content: space-between;
-  align-items: center;
-  gap: var(--s-2);
-  border-top: 1px solid var(--rule);
-  padding-top: var(--s-2);
-  flex-wrap: wrap;
 }
 .side :deep(.v-btn-toggle .v-btn) {
   padding: 0 var(--s-3);

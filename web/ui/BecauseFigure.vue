@@ -56,8 +56,4 @@ const open = ref(false)
 .open:hover {
   background: var(--wash);
 }
-.open:focus-visible {
-  outline: 3px solid var(--ink);
-  outline-offset: 2px;
-}
 </style>

@@ -59,12 +59,12 @@ const saidOf = (w: Summary) => {
 </script>
 <template>
   <main class="page">
-    <section class="piece">
+    <section class="stacked">
       <h1>{{ $t('What will they make?') }}</h1>
       <KindChoice :model-value="kind.id" drawing="moth" @take="kind = $event" />
       <p class="two">{{ $t('Usually {0}. {1}', $t(method.name).toLowerCase(), $t(method.summary)) }}</p>
     </section>
-    <section class="how">
+    <section class="how stacked">
       <SegmentChoice
         v-if="desk.houseList.length > 1"
         :label="$t('Where')"
@@ -98,12 +98,6 @@ const saidOf = (w: Summary) => {
   gap: var(--s-6);
   padding: var(--s-page) var(--s-page) var(--s-6);
   align-items: start;
-}
-.piece,
-.how {
-  display: grid;
-  gap: var(--s-3);
-  align-content: start;
 }
 .how {
   border-inline-start: 1px solid var(--rule);

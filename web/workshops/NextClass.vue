@@ -99,7 +99,7 @@ const against = computed(() => props.plan.findings.filter((x) => x.level !== 'no
           laidCount ? $t('{0} of {1} have laid', laidCount, plan.people) : $t('{0} come', plan.people)
         }}</span>
       </h3>
-      <p v-for="p in people" :key="p.name" class="person">
+      <p v-for="p in people" :key="p.name" class="inline">
         <PieceToken :state="p.state ?? 'to-print'" :size="24" /> <b>{{ p.name }}</b> <span class="two">{{ p.what }}</span>
       </p>
       <p v-if="!people.length" class="two small">{{ $t('Everybody is expected.') }}</p>
@@ -176,11 +176,6 @@ const against = computed(() => props.plan.findings.filter((x) => x.level !== 'no
 }
 .gap {
   margin-top: var(--s-3);
-}
-.person {
-  display: flex;
-  gap: var(--s-2);
-  align-items: center;
 }
 .board {
   display: flex;

@@ -65,10 +65,6 @@ const lastDay = (w: Summary) => {
 .archive button {
   min-height: 44px;
 }
-.archive button:focus-visible {
-  outline: 3px solid var(--ink);
-  outline-offset: 2px;
-}
 ul {
   list-style: none;
   padding: 0;

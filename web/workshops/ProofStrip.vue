@@ -193,9 +193,6 @@ function halfway(w: Summary): PieceState {
 .dots:hover {
   background: var(--wash);
 }
-.dots:focus-visible {
-  outline: 3px solid var(--ink);
-}
 @media (max-width: 900px) {
   .row .lane {
     display: none;

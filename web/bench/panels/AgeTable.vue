@@ -36,7 +36,7 @@ const age = (band: AgeBand, to: number) => {
     <h3 class="gap">
       {{ $t('Ages') }} <span class="two small plainweight">{{ $t('kept as bands') }}</span>
     </h3>
-    <table>
+    <table class="whole">
       <thead>
         <tr>
           <th />
@@ -87,10 +87,6 @@ const age = (band: AgeBand, to: number) => {
 .plainweight {
   font: 400 var(--t-small) var(--f-text);
 }
-table {
-  width: 100%;
-  border-collapse: collapse;
-}
 th {
   font-weight: 700;
   font-size: var(--t-small);
@@ -125,7 +121,7 @@ tr + tr {
   min-width: 118px;
 }
 @media (max-width: 760px) {
-  table {
+table {
     display: block;
     overflow-x: auto;
   }

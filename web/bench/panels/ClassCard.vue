@@ -46,7 +46,7 @@ const remove = (s: Session) => props.bench.act('remove-session', tr('a class was
       </h3>
       <v-btn :aria-label="$t('Take out class {0}', placed.number)" @click="remove(session)">{{ $t('Take out') }}</v-btn>
     </div>
-    <div class="fields">
+    <div class="fields tools">
       <label
         ><span class="label">{{ $t('Date') }}</span
         ><input type="date" v-steady="session.date" @input="set(session, 'date', $event)"
@@ -111,12 +111,6 @@ const remove = (s: Session) => props.bench.act('remove-session', tr('a class was
   color: var(--stock);
   padding: 0 var(--s-2);
   margin-inline-end: var(--s-1);
-}
-.fields {
-  display: flex;
-  gap: var(--s-2);
-  flex-wrap: wrap;
-  align-items: end;
 }
 input {
   height: 44px;

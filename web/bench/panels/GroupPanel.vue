@@ -52,7 +52,7 @@ const tablesNote = computed(() => {
     <div class="called">
       <label
         ><span class="label">{{ $t('Called') }}</span
-        ><input class="boxed" v-steady="w.title" maxlength="120" @input="retitle"
+        ><input class="bare-field boxed" v-steady="w.title" maxlength="120" @input="retitle"
       /></label>
       <SegmentChoice
         :label="$t('Drawn with')"
@@ -87,16 +87,6 @@ const tablesNote = computed(() => {
 .plainweight {
   font: 400 var(--t-small) var(--f-text);
 }
-input {
-  flex: 1;
-  min-width: 0;
-  border: 0;
-  background: transparent;
-  color: var(--text);
-  font: 600 var(--t-text) var(--f-text);
-  height: 44px;
-  padding: 0 var(--s-1);
-}
 input::placeholder {
   color: var(--text-2);
   font-weight: 400;
@@ -112,7 +102,7 @@ input::placeholder {
   padding: var(--s-page);
 }
 @media (max-width: 760px) {
-  .top {
+.top {
     grid-template-columns: 1fr 1fr;
   }
 }
@@ -133,7 +123,7 @@ input::placeholder {
   background: var(--stock);
 }
 @media (max-width: 760px) {
-  .called {
+.called {
     grid-template-columns: minmax(0, 1fr);
     overflow-x: auto;
   }

@@ -94,9 +94,9 @@ const wishes: { id: Whites | 'any'; name: string }[] = [
         </li>
       </ul>
     </template>
-    <div class="between">
+    <div class="apart">
       <h3 class="gap">{{ $t('How you know') }}</h3>
-      <router-link class="more" :to="`/craft/${recipe.from?.id ?? recipe.id}`">{{ $t('Read it in the craft book') }}</router-link>
+      <router-link class="further" :to="`/craft/${recipe.from?.id ?? recipe.id}`">{{ $t('Read it in the craft book') }}</router-link>
     </div>
     <ol class="cues">
       <li v-for="s in plan.stages" :key="s.id">
@@ -146,19 +146,6 @@ const wishes: { id: Whites | 'any'; name: string }[] = [
   flex-wrap: wrap;
   gap: 0 var(--s-3);
 }
-.between {
-  display: flex;
-  justify-content: space-between;
-  align-items: baseline;
-}
-.more {
-  color: var(--text);
-  font-weight: 700;
-  font-size: var(--t-list);
-  border-bottom: 1.5px solid var(--text);
-  min-height: 26px;
-  text-decoration: none;
-}
 .gap {
   margin: var(--s-4) 0 var(--s-2);
 }
@@ -176,7 +163,7 @@ const wishes: { id: Whites | 'any'; name: string }[] = [
   padding-bottom: var(--s-2);
 }
 @media (max-width: 760px) {
-  .samples li,
+.samples li,
   .cues li {
     grid-template-columns: 1fr;
   }

@@ -156,7 +156,7 @@ const long = (mm: number) => showLength(mm, sizeUnit(house.value))
   margin-bottom: var(--s-2);
 }
 @media (max-width: 760px) {
-  .sizes {
+.sizes {
     grid-template-columns: 1fr 1fr;
   }
 }

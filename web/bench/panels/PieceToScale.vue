@@ -113,10 +113,10 @@ figure {
   text-align: end;
 }
 @media (max-width: 760px) {
-  .well {
+.well {
     flex-direction: column;
   }
-  .sheetside {
+.sheetside {
     text-align: start;
   }
 }

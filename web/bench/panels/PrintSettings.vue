@@ -172,7 +172,7 @@ dd {
   font-size: var(--t-small);
 }
 @media (max-width: 760px) {
-  .grid {
+.grid {
     flex-direction: column;
   }
 }

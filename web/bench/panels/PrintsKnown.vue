@@ -48,7 +48,7 @@ const printedWith = (x: 'house' | 'toner' | 'inkjet') =>
   know('print', { printer: x === 'house' ? undefined : x, smear: undefined }, tr('printed with {0}', x))
 </script>
 <template>
-  <section class="ruled two-cols">
+  <section class="ruled halves">
     <div>
       <h3>{{ $t('Printer and paper') }}</h3>
       <SegmentChoice
@@ -94,7 +94,7 @@ const printedWith = (x: 'house' | 'toner' | 'inkjet') =>
         :options="three"
         @update:model-value="know('picture', { [t.id]: meant($event) }, `${t.said}: ${$event}`)"
       />
-      <div class="pixels">
+      <div class="stacked">
         <StepField
           :label="$t('Smallest: pixels wide')"
           :min="1"
@@ -121,28 +121,3 @@ const printedWith = (x: 'house' | 'toner' | 'inkjet') =>
     </div>
   </section>
 </template>
-<style scoped>
-.two-cols {
-  display: grid;
-  grid-template-columns: 1fr 1fr;
-  gap: var(--s-3) var(--s-5);
-}
-.two-cols > div {
-  display: grid;
-  gap: var(--s-3);
-  align-content: start;
-}
-.two-cols :deep(.v-btn-group .v-btn) {
-  padding: 0 var(--s-2);
-  font-size: var(--t-small);
-}
-.pixels {
-  display: grid;
-  gap: var(--s-2);
-}
-@media (max-width: 760px) {
-  .two-cols {
-    grid-template-columns: 1fr;
-  }
-}
-</style>

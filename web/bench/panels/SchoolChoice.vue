@@ -53,11 +53,11 @@ const whyOf = (s: School) => {
 </script>
 <template>
   <div>
-    <div class="between">
+    <div class="apart">
       <h3 class="gap">
         {{ $t('{0}, your way', recipe.name) }} <span class="two small light">{{ $t('where practitioners differ') }}</span>
       </h3>
-      <button v-if="recipe.schools.length > 6" type="button" class="plain more" @click="allSchools = !allSchools">
+      <button v-if="recipe.schools.length > 6" type="button" class="plain further" @click="allSchools = !allSchools">
         {{ allSchools ? $t('fewer') : $t('{0} more', recipe.schools.length - 6) }}
       </button>
     </div>
@@ -79,19 +79,6 @@ const whyOf = (s: School) => {
   </div>
 </template>
 <style scoped>
-.between {
-  display: flex;
-  justify-content: space-between;
-  align-items: baseline;
-}
-.more {
-  color: var(--text);
-  font-weight: 700;
-  font-size: var(--t-list);
-  border-bottom: 1.5px solid var(--text);
-  min-height: 26px;
-  text-decoration: none;
-}
 .gap {
   margin: var(--s-4) 0 var(--s-2);
 }
@@ -105,7 +92,7 @@ const whyOf = (s: School) => {
   font-size: var(--t-small);
 }
 @media (max-width: 760px) {
-  .schools {
+.schools {
     grid-template-columns: 1fr;
   }
 }

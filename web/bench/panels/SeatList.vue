@@ -32,7 +32,7 @@ const swap = (p: Participant, by: number) => {
   <ol class="seats">
     <li v-for="(p, i) in people" :key="p.id">
       <span class="seat code">{{ plan.seats[p.id] }}</span>
-      <input
+      <input class="bare-field"
         v-steady="p.name ?? ''"
         maxlength="80"
         :aria-label="$t('Name at seat {0}', plan.seats[p.id])"
@@ -83,16 +83,6 @@ li {
   width: 42px;
   color: var(--text-2);
 }
-input {
-  flex: 1;
-  min-width: 0;
-  border: 0;
-  background: transparent;
-  color: var(--text);
-  font: 600 var(--t-text) var(--f-text);
-  height: 44px;
-  padding: 0 var(--s-1);
-}
 input::placeholder {
   color: var(--text-2);
   font-weight: 400;
@@ -108,9 +98,6 @@ input::placeholder {
 .mini:disabled {
   visibility: hidden;
 }
-.mini:focus-visible {
-  outline: 3px solid var(--ink);
-}
 .session {
   background: var(--text);
   color: var(--stock);
@@ -121,7 +108,7 @@ input::placeholder {
   border: 1.5px dashed var(--watch);
 }
 @media (max-width: 760px) {
-  .seats {
+.seats {
     columns: 1;
   }
 }

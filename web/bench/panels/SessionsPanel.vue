@@ -30,7 +30,7 @@ const waits = computed(() => plan.value.stages.some((s) => s.then?.cures))
 </script>
 <template>
   <div>
-    <div class="head">
+    <div class="head inline wraps">
       <h1>{{ $t('Classes') }}</h1>
       <v-btn :to="`/w/${w.id}/sessions`">{{ $t('Along the time') }}</v-btn><v-btn :disabled="w.sessions.length >= 5" @click="add">{{
         $t('Add a class')
@@ -51,12 +51,6 @@ const waits = computed(() => plan.value.stages.some((s) => s.then?.cures))
   </div>
 </template>
 <style scoped>
-.head {
-  display: flex;
-  gap: var(--s-2);
-  align-items: center;
-  flex-wrap: wrap;
-}
 .head h1 {
   margin-inline-end: auto;
 }

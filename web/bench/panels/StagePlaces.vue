@@ -21,13 +21,13 @@ const moveStage = (stage: string, to: string) => props.bench.set(own.value.split
         $t('Back to the usual split')
       }}</v-btn>
     </div>
-    <table class="small">
+    <table class="whole small">
       <tbody>
         <tr v-for="s in plan.stages" :key="s.id">
           <th>{{ $t(s.name) }}</th>
           <td>{{ $t('{0} min{1}', s.minutes.value, s.attended ? '' : $t(', nobody works')) }}</td>
           <td>
-            <span class="places"
+            <span class="inline wraps"
               ><template v-for="p in places" :key="p"
                 ><button
                   v-if="s.mayBe.includes(p === 'ahead' || p === 'home' ? p : 'session')"
@@ -56,10 +56,6 @@ const moveStage = (stage: string, to: string) => props.bench.set(own.value.split
   min-height: 44px;
   margin-top: var(--s-3);
 }
-table {
-  width: 100%;
-  border-collapse: collapse;
-}
 th {
   text-align: start;
 }
@@ -67,11 +63,6 @@ td,
 th {
   border-bottom: 1px solid var(--rule);
   padding: 2px var(--s-1) 2px 0;
-}
-.places {
-  display: flex;
-  gap: var(--s-1);
-  flex-wrap: wrap;
 }
 .place {
   padding: var(--s-1) var(--s-2);
@@ -83,9 +74,5 @@ th {
   background: var(--ink);
   color: var(--on-ink);
   border-color: var(--ink);
-}
-.place:focus-visible {
-  outline: 3px solid var(--ink);
-  outline-offset: 2px;
 }
 </style>

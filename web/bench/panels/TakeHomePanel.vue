@@ -16,7 +16,7 @@ const who = (sheets: TakeHomeSheet[]) => [...new Set(sheets.map((s) => s.name ??
 </script>
 <template>
   <div>
-    <div class="head">
+    <div class="apart">
       <h1>{{ $t('Take-home') }}</h1>
       <v-btn color="primary" variant="flat" :to="`/w/${id}/take-home`">{{ $t('Look at the sheets') }}</v-btn>
     </div>
@@ -34,11 +34,6 @@ const who = (sheets: TakeHomeSheet[]) => [...new Set(sheets.map((s) => s.name ??
   </div>
 </template>
 <style scoped>
-.head {
-  display: flex;
-  justify-content: space-between;
-  align-items: center;
-}
 section {
   border-top: 2px solid var(--text);
   margin-top: var(--s-3);

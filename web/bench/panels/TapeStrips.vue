@@ -42,7 +42,7 @@ const crossing = computed(() => {
 })
 </script>
 <template>
-  <section class="ruled two-cols">
+  <section class="ruled halves">
     <div>
       <h3>{{ $t('Strips, {0}', tape.direction) }}</h3>
       <StripDrawing :layout="tape" :picture="plan.picture" :drawing="w.drawing" :boxes="boxes" :what="marking" @add="addBox" />
@@ -80,29 +80,10 @@ const crossing = computed(() => {
   </section>
 </template>
 <style scoped>
-.two-cols {
-  display: grid;
-  grid-template-columns: 1fr 1fr;
-  gap: var(--s-3) var(--s-5);
-}
-.two-cols > div {
-  display: grid;
-  gap: var(--s-3);
-  align-content: start;
-}
-.two-cols :deep(.v-btn-group .v-btn) {
-  padding: 0 var(--s-2);
-  font-size: var(--t-small);
-}
 .boxes li {
   display: flex;
   justify-content: space-between;
   align-items: center;
   border-bottom: 1px solid var(--rule);
-}
-@media (max-width: 760px) {
-  .two-cols {
-    grid-template-columns: 1fr;
-  }
 }
 </style>

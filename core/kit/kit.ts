@@ -3,7 +3,7 @@ import type { Figures } from '#core/figures'
 import { filmUm, mediumNeed, type Coat } from '#core/medium'
 import { because, figure, from, isRefusal, keysOf, weakest, type Because, type Figure, type Input, type Refusal } from '#core/reasons'
 import type { MaterialUse, ShareBy } from '#core/recipe'
-import { Decimal } from '#core/units'
+import { ceil, Decimal, largest, least } from '#core/units'
 import { materialOf, type Material, type Pack } from './catalogue'
 import { sharers, type Seating } from './sharing'
 
@@ -85,7 +85,7 @@ function line(use: MaterialUse, needs: KitNeeds, all: readonly MaterialUse[]): K
   const sheetPrice = needs.figures('price.sheet')
   const by = sharedBy(use, needs)
   const measured = withHome(use, material, measure(use, needs, by ?? 'each', all), needs)
-  const need = material.unit === 'ml' || material.unit === 'mm' ? measured.need : measured.need.ceil()
+  const need = material.unit === 'ml' || material.unit === 'mm' ? measured.need : ceil(measured.need)
   const toGet = buy(material, use.material, need, needs)
   const sheets = use.basis === 'print' && needs.perSheet > 0 ? Math.ceil(needs.prints / needs.perSheet) : undefined
   return {
@@ -274,7 +274,7 @@ function buy(material: Material, id: string, need: Decimal, needs: KitNeeds): To
   const there = { have, ...(reserved > 0 && { reserved }) }
   const offered = packsFor(material, needs)
   if (material.packs.length === 0) return { purchase: { toBuy: 0, packs: [], costMinor: 0, leftOver: 0 }, packs: [], ...there }
-  const micro = (n: number | Decimal) => new Decimal(n).times(1e6).ceil().toNumber()
+  const micro = (n: number | Decimal) => ceil(new Decimal(n).times(1e6)).toNumber()
   const purchase = cheapestPacks({
     need: micro(need.toDecimalPlaces(3, Decimal.ROUND_UP)),
     cupboard: micro(new Decimal(have).minus(reserved)),
@@ -287,10 +287,7 @@ function buy(material: Material, id: string, need: Decimal, needs: KitNeeds): To
 function usedUp(material: Material, need: Decimal, needs: KitNeeds): number {
   const rates = packsFor(material, needs).map((p) => new Decimal(p.priceMinor).div(p.size))
   if (rates.length === 0) return 0
-  return need
-    .times(Decimal.min(...rates))
-    .toDecimalPlaces(0)
-    .toNumber()
+  return need.times(least(rates)).toDecimalPlaces(0).toNumber()
 }
 
 /** A design's share of a workshop's kit: its lines, what they serve, and who makes it. */
@@ -359,9 +356,9 @@ function together(key: string, shares: readonly { part: KitPart; line: KitLine }
 
 /** What lasts: in proportion to the people who make any of the designs, and at least what one of them asks for. */
 function lasting(shares: readonly { part: KitPart; line: KitLine }[], all: Decimal): Decimal {
-  const most = Decimal.max(...shares.map((x) => x.line.need))
+  const most = largest(shares.map((x) => new Decimal(x.line.need)))
   if (shares.every((x) => x.line.need === 1)) return most
   const makers = shares.reduce((sum, x) => sum + x.part.makers.length, 0)
   const people = new Set(shares.flatMap((x) => x.part.makers)).size
-  return makers === 0 ? most : Decimal.max(most, all.times(people).div(makers).ceil())
+  return makers === 0 ? most : largest([most, ceil(all.times(people).div(makers))])
 }

@@ -1,9 +1,14 @@
-import { Decimal as Base } from 'decimal.js'
+import Base from 'decimal.js-light'
 import * as v from 'valibot'
 
 /** Decimals with 40 digits: quantities and prices never pass through binary fractions. */
 export const Decimal = Base.clone({ precision: 40 })
 export type Decimal = InstanceType<typeof Decimal>
+
+/** Up to the next whole number. */
+export const ceil = (d: Decimal): Decimal => d.toDecimalPlaces(0, Decimal.ROUND_UP)
+export const largest = (of: readonly Decimal[]): Decimal => of.reduce((a, b) => (b.gt(a) ? b : a))
+export const least = (of: readonly Decimal[]): Decimal => of.reduce((a, b) => (b.lt(a) ? b : a))
 
 interface Limits {
   min?: number
@@ -11,13 +16,14 @@ interface Limits {
   max: number
   places?: number
 }
+const read = (value: number | string): Decimal => new Decimal(typeof value === 'string' ? value.trim().replace(/^\+/, '') : value)
 const written = /^[+-]?\d+(\.\d+)?$/
 
 function complaint(value: number | string, limits: Limits): string | undefined {
   if (typeof value === 'string' && !written.test(value.trim()))
     return `"${value.slice(0, 40)}" is not a decimal number | Write digits with a point, such as 12.5.`
   if (typeof value === 'number' && !Number.isFinite(value)) return 'not a finite number | Give a finite number.'
-  const d = new Decimal(value)
+  const d = read(value)
   const { min, above, max, places = 6 } = limits
   if (min !== undefined && d.lt(min)) return `${value} is less than ${min} | Give ${min} or more.`
   if (above !== undefined && d.lte(above)) return `${value} is not above ${above} | Give more than ${above}.`
@@ -35,7 +41,7 @@ export const decimal = (limits: Limits) =>
     v.union([v.number(), v.string()], 'not a number | Give a number or a decimal string such as "12.5".'),
     v.rawTransform(({ dataset, addIssue, NEVER }) => {
       const message = complaint(dataset.value, limits)
-      if (message === undefined) return new Decimal(dataset.value)
+      if (message === undefined) return read(dataset.value)
       addIssue({ message })
       return NEVER
     }),

@@ -1,4 +1,5 @@
 import type { AgeBand, Hazard, Ink, PieceState, Whites } from '#core/recipe'
+import type { PictureSource } from '#core/workshop'
 
 /** What a plan says by code, each code with its values; a language has a line for each. Lengths are mm, times min, volumes ml, moments
  *  zoned instants, shares per cent, `yes` 0 or 1; words are in the recipe's own language. */
@@ -58,6 +59,10 @@ export type OfPictures = { [C in Exclude<keyof PictureValues, 'mirrored'> as `pi
 export interface ErrandValues {
   order: { things: number }
   collect: Nothing
+  gather: { pieces: string }
+  'pack-kits': { kits: number }
+  'hand-out': { kits: number }
+  'take-back': { kits: number }
   paint: { stage: string }
   print: { sheets: number }
   sample: { sample: string }
@@ -65,7 +70,7 @@ export interface ErrandValues {
   pack: InClass & { bags: number }
   'set-up': InClass
 }
-type Late = { [C in Exclude<keyof ErrandValues, 'set-up'> as `late-${C}`]: ErrandValues[C] & { by: string } }
+type Late = { [C in Exclude<keyof ErrandValues, 'set-up' | 'hand-out' | 'take-back'> as `late-${C}`]: ErrandValues[C] & { by: string } }
 
 interface Turning {
   stage: string
@@ -105,11 +110,16 @@ export interface FindingValues extends SuitValues, OfPictures, Late {
   'experiment-only': { recipe: string; below: string }
   'newer-recipe': { recipe: string; version: number; newest: number }
   'larger-than-paper': { paper: string; pictureWidthMm: number; pictureHeightMm: number; widthMm: number; heightMm: number }
+  'beyond-piece': { widthMm: number; heightMm: number; faceWidthMm: number; faceHeightMm: number }
+  'pages-not-here': { method: string }
+  'pages-backwards': Nothing
   'candle-narrow': { diameterMm: number; wideMm: number }
   'method-not-for-piece': { method: string; piece: string; material: string }
   'reads-backwards': { lettering: Yes }
   'too-cold': { celsius: number; least: number }
   'no-date': Nothing
+  'no-pick-up': Nothing
+  'not-for-home': { method: string; stage: string }
   'session-no-length': Shaped
   'session-overlaps': Shaped
   'session-over-midnight': Shaped
@@ -161,6 +171,10 @@ export interface RemedyValues {
   'tile-it': Nothing
   'any-whites': Nothing
   copied: Nothing
+  'print-it': Nothing
+  'hold-in-class': Nothing
+  'picture-middle': Nothing
+  'picture-whole': Nothing
   'house-stands-in': Nothing
   'one-copy': Nothing
   'copies-for-sure': { copies: number; sure: number }
@@ -191,11 +205,11 @@ export interface DecisionValues {
   'decision-group': { people: number } & Record<AgeBand, number>
   'decision-piece': { piece: string; material: string; more?: number }
   'decision-method': { method: string; cure: number; more?: number }
-  'decision-pictures': { prints: number; mirrored: Yes; stamped: Yes; own: Yes; in: number; people: number }
+  'decision-pictures': { prints: number; mirrored: Yes; stamped: Yes; own: Yes; source: PictureSource; in: number; people: number }
   'decision-kit': { things: number; blanks: number }
-  'decision-sessions': Partial<Record<`session${1 | 2 | 3 | 4 | 5}`, string>>
+  'decision-sessions': Partial<Record<`session${1 | 2 | 3 | 4 | 5}`, string>> & { home?: Yes }
   'decision-room': { tables: number; adults: number }
-  'decision-takehome': { sheets: number; state: PieceState; dated: number }
+  'decision-takehome': { sheets: number; state: PieceState; dated: number; home?: Yes }
 }
 
 export type FindingCode = keyof FindingValues

@@ -26,9 +26,14 @@ export interface ErrandInput {
   sheets: number
   bags: number
   ownPictures: boolean
+  /** What people bring of their own, to be prepared the day before: "stones". */
+  gather?: string
   samples: boolean
   cureMin: number
   figures: Figures
+  /** Held at home: the first date is the pick-up of so many kits, the second the return. */
+  held?: boolean
+  kits?: number
   done: readonly string[]
   /** Sets the errands of a further design's stages apart; empty for the first. */
   of?: string
@@ -37,25 +42,44 @@ export interface ErrandInput {
 
 const day = 1440
 /** What is done once for all designs. */
-const shared: readonly Errand['code'][] = ['order', 'collect', 'print', 'pack', 'set-up']
+const shared: readonly Errand['code'][] = ['order', 'collect', 'print', 'pack', 'set-up', 'pack-kits', 'hand-out', 'take-back']
 
 /** Back from each session: what must be ordered, collected, painted, printed, begun and packed by when. Due times move
  *  back to the last open hour; cure and drying go on while the house is closed. */
 export function errandsFor(input: ErrandInput): Errand[] {
-  const first = input.sessions.find((s) => input.judged.loads.some((l) => l.sessionId === s.id))
+  const first = firstOf(input)
   if (!first) return []
   const ahead = input.figures('ahead.print')
   const print = lead(input, 'print', first, ahead.value, { sheets: input.sheets }, [from('lead', ahead)])
   const errands = [
     ...ordering(input, print),
     ...(input.ownPictures && input.sheets > 0 ? [collecting(input, print)] : []),
+    ...(input.gather === undefined ? [] : [gathering(input, first, input.gather)]),
     ...painting(input, first),
     ...(input.sheets > 0 ? [print] : []),
     ...trimming(input, first),
   ]
   const samples = input.samples ? input.resolved.recipe.samples.flatMap((s) => sample(input, s)) : []
-  const days = input.judged.loads.flatMap((l) => packing(input, l.sessionId))
+  const days = [...input.judged.loads.flatMap((l) => packing(input, l.sessionId)), ...kitsToGo(input, first)]
   return [...errands, ...samples, ...days].sort((a, b) => minutesBetween(b.by, a.by))
+}
+
+/** What all is done before: the first class, or the pick-up of the kits. */
+const firstOf = (i: ErrandInput): PlacedSession | undefined =>
+  i.held ? i.sessions[0] : i.sessions.find((s) => i.judged.loads.some((l) => l.sessionId === s.id))
+
+/** Kits are packed before they are handed out, at the pick-up or in the first class; of a workshop held at home what is used again comes
+ *  back on the second date. */
+function kitsToGo(i: ErrandInput, first: PlacedSession): Errand[] {
+  const kits = i.kits ?? 0
+  if (kits === 0) return []
+  const ahead = i.figures('ahead.pack')
+  const back = i.held ? i.sessions[1] : undefined
+  return [
+    lead(i, 'pack-kits', first, ahead.value, { kits }, [from('lead', ahead)]),
+    lead(i, 'hand-out', first, 0, { kits }, []),
+    ...(back ? [lead(i, 'take-back', back, 0, { kits }, [])] : []),
+  ]
 }
 
 function lead<C extends keyof ErrandValues>(
@@ -98,6 +122,15 @@ const ordering = (i: ErrandInput, print: Errand): Errand[] =>
 function collecting(i: ErrandInput, print: Errand): Errand {
   const ahead = i.figures('ahead.collect')
   return errand(i, 'collect', 'collect', print.sessionId, addMinutes(print.by, -ahead.value), {}, [from('lead', ahead)])
+}
+
+/** What people bring is in before the earliest stage that is done ahead begins, and a day before the class at the latest. */
+function gathering(i: ErrandInput, first: PlacedSession, pieces: string): Errand {
+  const ahead = i.figures('ahead.gather')
+  const prepared = painting(i, first)[0]
+  const [at, why] = [prepared ? minutesBetween(prepared.by, first.from) : 0, ahead.value]
+  const inputs: Input[] = [from('lead', ahead), ...(prepared ? prepared.because.inputs : [])]
+  return lead(i, 'gather', first, at + why, { pieces }, inputs)
 }
 
 function painting(i: ErrandInput, first: PlacedSession): Errand[] {

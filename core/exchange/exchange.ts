@@ -3,8 +3,9 @@ import { BadInput, whereAndWhat } from '#core/reasons'
 import { makeRecipe, ownRecipeShape, type OwnRecipe } from '#core/recipe'
 import { workshopShape, type Workshop } from '#core/workshop'
 
-export const workshopFormat = { format: 'imprenta-workshop', version: 1 } as const
-export const planFormat = { format: 'imprenta-plan', version: 1 } as const
+/** Version 2 has the picture apart from its piece, its source and edge, finishing, and kits to go; a file of version 1 is read as well. */
+export const workshopFormat = { format: 'imprenta-workshop', version: 2 } as const
+export const planFormat = { format: 'imprenta-plan', version: 2 } as const
 
 /** A workshop as a file: format, version, workshop. Reading it back gives the same workshop, but for its pictures: they stay with
  *  the house that they were brought to. */
@@ -22,18 +23,22 @@ export const recipeFormat = { format: 'imprenta-recipe', version: 1 } as const
 export const writeRecipe = (recipe: OwnRecipe): string => `${JSON.stringify({ ...recipeFormat, recipe }, null, 2)}\n`
 
 /** Reads a workshop file; throws BadInput that says what, where (line and column for broken JSON) and the way out. */
-export const readWorkshopFile = (text: string): Workshop =>
-  withoutPictures(readFile(text, workshopFormat.format, 'workshop', workshopShape))
+export const readWorkshopFile = (text: string): Workshop => withoutPictures(readFile(text, workshopFormat, 'workshop', workshopShape))
 
 /** Reads a recipe file and makes the recipe; a recipe that cannot be made is refused with what is wrong in it. */
 export function readRecipeFile(text: string): OwnRecipe {
-  const own = readFile(text, recipeFormat.format, 'recipe', ownRecipeShape)
+  const own = readFile(text, recipeFormat, 'recipe', ownRecipeShape)
   const made = makeRecipe(own)
   if ('problems' in made) throw new BadInput(made.problems[0]!, 'recipe.edits', 'Mend it where it was made, and export it again.')
   return own
 }
 
-function readFile<S extends v.GenericSchema>(raw: string, format: string, field: string, shape: S): v.InferOutput<S> {
+function readFile<S extends v.GenericSchema>(
+  raw: string,
+  { format, version: newest }: { format: string; version: number },
+  field: string,
+  shape: S,
+): v.InferOutput<S> {
   const file = parse(raw.replace(/^\uFEFF/, ''))
   if (typeof file !== 'object' || file === null || !('format' in file) || file.format !== format)
     throw new BadInput(
@@ -42,12 +47,14 @@ function readFile<S extends v.GenericSchema>(raw: string, format: string, field:
       `Choose a file that was exported as a ${field}; its format is "${format}".`,
     )
   const version = 'version' in file ? file.version : undefined
-  if (version !== 1)
+  if (typeof version !== 'number' || !Number.isInteger(version) || version < 1 || version > newest) {
+    const reads = newest === 1 ? 'version 1' : `versions 1 to ${newest}`
     throw new BadInput(
-      `The file has version ${JSON.stringify(version)}; this Imprenta reads version 1.`,
+      `The file has version ${JSON.stringify(version)}; this Imprenta reads ${reads}.`,
       'version',
-      `Update Imprenta, or export the ${field} again as version 1.`,
+      `Update Imprenta, or export the ${field} again as version ${newest}.`,
     )
+  }
   const read = v.safeParse(shape, (file as Record<string, unknown>)[field])
   if (read.success) return read.output
   const { what, path, remedy } = whereAndWhat(read.issues[0])

@@ -17,6 +17,9 @@ export const practiceFigures = {
   'ratio.13-17': figure(12, 'count', 'E'),
   /** Of ten pieces so many fail, before anything is counted. */
   fails: figure(1, 'count', 'E'),
+  /** The same where a clean print is aimed at, and where worn is the charm. */
+  'fails.clean': figure(2, 'count', 'E'),
+  'fails.worn': figure(0.5, 'count', 'E'),
   /** A piece that survives a failed transfer is spared for breakage only: one in so many. */
   breakage: figure(20, 'count', 'E'),
   /** Copies of each own picture: one to lay, one to patch or start again. */
@@ -26,6 +29,9 @@ export const practiceFigures = {
   'ahead.print': figure(1440, 'min', 'E'),
   'ahead.collect': figure(2880, 'min', 'E'),
   'ahead.pack': figure(720, 'min', 'E'),
+  'ahead.gather': figure(1440, 'min', 'E'),
+  /** Of the box round a picture that is cut to its outline. */
+  'edge.outline': figure(0.7, 'share', 'E'),
   /** Paper and toner of one printed sheet. */
   'price.sheet': figure(9, 'minor', 'E'),
   'cure.coat.light': figure(0.8, 'factor', 'E'),
@@ -58,6 +64,8 @@ const byUnit: Record<Figure['unit'], Bounds> = {
 }
 const closer: Record<string, Bounds> = {
   fails: { least: 0.1, most: 9.9 },
+  'fails.clean': { least: 0.1, most: 9.9 },
+  'fails.worn': { least: 0.1, most: 9.9 },
   'ratio.under-8': { least: 1, most: 60 },
   'ratio.8-12': { least: 1, most: 60 },
   'ratio.13-17': { least: 1, most: 60 },

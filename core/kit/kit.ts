@@ -11,6 +11,8 @@ import { sharers, type Seating } from './sharing'
  *  copies. */
 export interface KitNeeds {
   people: number
+  /** Kits to go beside them, each for somebody alone. */
+  toGo: number
   /** Pieces that people make, spares and samples aside. */
   pieces: number
   seating: Seating
@@ -24,7 +26,12 @@ export interface KitNeeds {
   prints: number
   perSheet: number
   areaMm2: number
-  /** Share of the box round the piece that its outline fills, already in the area; 1 with straight edges. */
+  /** The whole face, for stages that go over all of it (`covers`); as `areaMm2` where the picture fills it. */
+  faceMm2: number
+  covers: ReadonlySet<string>
+  /** People bring their own blanks. */
+  brings: boolean
+  /** Share of the box round the picture that it fills, already in the area; 1 with straight edges. */
   outline: Figure
   /** The folded strip of one accordion book, 0 where there is none. */
   panelStripMm: number
@@ -66,6 +73,8 @@ export interface KitLine {
   toGet: ToGet
   /** Sheets of paper, for prints. */
   sheets?: number
+  /** What goes into one kit to go's pot: the coats of a piece, and what stays in its brush and pot. */
+  pot?: number
   usedMinor: number
   boughtMinor: number
   /** The prices that its cost is made of. */
@@ -86,7 +95,8 @@ function line(use: MaterialUse, needs: KitNeeds, all: readonly MaterialUse[]): K
   const by = sharedBy(use, needs)
   const measured = withHome(use, material, measure(use, needs, by ?? 'each', all), needs)
   const need = material.unit === 'ml' || material.unit === 'mm' ? measured.need : ceil(measured.need)
-  const toGet = buy(material, use.material, need, needs)
+  const theirs = use.material === 'blank' && needs.brings
+  const toGet = buy(theirs ? { ...material, packs: [] } : material, use.material, need, needs)
   const sheets = use.basis === 'print' && needs.perSheet > 0 ? Math.ceil(needs.prints / needs.perSheet) : undefined
   return {
     key: use.material,
@@ -104,7 +114,8 @@ function line(use: MaterialUse, needs: KitNeeds, all: readonly MaterialUse[]): K
     ...(use.share && { share: { by: by!, options: use.share.options, chosen: by !== use.share.by } }),
     toGet,
     ...(sheets !== undefined && { sheets }),
-    usedMinor: use.durable ? 0 : sheets !== undefined ? Math.round(sheets * sheetPrice.value) : usedUp(material, need, needs),
+    ...(needs.toGo > 0 && use.basis === 'area' && measured.each !== null && { pot: potOf(use, measured.each, needs) }),
+    usedMinor: use.durable || theirs ? 0 : sheets !== undefined ? Math.round(sheets * sheetPrice.value) : usedUp(material, need, needs),
     boughtMinor: sheets !== undefined ? Math.round(sheets * sheetPrice.value) : isRefusal(toGet.purchase) ? 0 : toGet.purchase.costMinor,
     prices: sheets !== undefined ? [sheetPrice] : material.packs.flatMap((p) => p.price ?? []),
     because: because(`kit-${use.basis}`, [
@@ -173,7 +184,7 @@ function measure(use: MaterialUse, needs: KitNeeds, by: ShareBy, all: readonly M
     case 'table':
       return counted(use.share ? sharers(by, seating) : seating.length, 'tables', null)
     case 'room':
-      return counted(people ? 1 : 0, 'rooms', null)
+      return counted(people || needs.toGo ? 1 : 0, 'rooms', null)
     case 'sheet':
       return counted(needs.perSheet > 0 ? Math.ceil(needs.prints / needs.perSheet) : 0, 'sheets', null)
     case 'panels':
@@ -201,26 +212,31 @@ function tableShare(by: ShareBy | undefined, each: number, seating: Seating): nu
 }
 
 function measureFilm(use: Extract<MaterialUse, { basis: 'area' }>, needs: KitNeeds, by: ShareBy, all: readonly MaterialUse[]): Measured {
-  const films = use.films.map((f) => ({ film: filmUm(f.film === 'chosen' ? needs.coat : f.film, needs.figures), coats: f.coats }))
-  const micrometres = films.reduce((sum, f) => sum.plus(new Decimal(f.film.value).times(f.coats.value)), new Decimal(0))
+  const films = use.films.map((f) => ({
+    whole: needs.covers.has(f.stage) && needs.faceMm2 !== needs.areaMm2,
+    film: filmUm(f.film === 'chosen' ? needs.coat : f.film, needs.figures),
+    coats: f.coats,
+  }))
+  const um = (of: typeof films) => of.reduce((sum, f) => sum.plus(new Decimal(f.film.value).times(f.coats.value)), new Decimal(0))
+  const [onPicture, onWhole] = [films.filter((f) => !f.whole), films.filter((f) => f.whole)]
   const holders = heldIn(use, needs, by, all)
   const base = {
     areaMm2: new Decimal(needs.areaMm2),
-    filmUm: micrometres,
+    filmUm: um(onPicture),
     coats: 1,
     wasteShare: new Decimal(use.waste.value),
     heldPerBrushMl: new Decimal(use.held.value),
   }
-  const one = mediumNeed({ ...base, pieces: 1, brushes: 0 })
+  const over = { ...base, areaMm2: new Decimal(needs.faceMm2), filmUm: um(onWhole), brushes: 0 }
+  const one = mediumNeed({ ...base, pieces: 1, brushes: 0 }).plus(mediumNeed({ ...over, pieces: 1 }))
   return {
-    need: mediumNeed({ ...base, pieces: needs.coated, brushes: holders }),
+    need: mediumNeed({ ...base, pieces: needs.coated, brushes: holders }).plus(mediumNeed({ ...over, pieces: needs.coated })),
     each: one.toDecimalPlaces(2).toNumber(),
     inputs: [
       { name: 'coated', value: needs.coated },
-      { name: 'area', value: needs.areaMm2 },
-      ...(needs.outline.value < 1
-        ? [{ name: 'outline', value: needs.outline.value, unit: 'share', mark: needs.outline.mark } satisfies Input]
-        : []),
+      ...(onPicture.length > 0 ? [{ name: 'area', value: needs.areaMm2 }] : []),
+      ...(onWhole.length > 0 ? [{ name: 'face', value: needs.faceMm2 }] : []),
+      ...(onPicture.length > 0 && needs.outline.value < 1 ? [from('outline', needs.outline)] : []),
       ...films.map((f): Input => ({
         name: 'film-coats',
         value: f.film.value * f.coats.value,
@@ -244,8 +260,13 @@ function heldIn(use: Extract<MaterialUse, { basis: 'area' }>, needs: KitNeeds, b
     brush && use.films.some((f) => (needs.sittings[f.stage] ?? 0) === sitting && brush.stages.includes(f.stage))
       ? sharers(sharedBy(brush, needs) ?? 'each', needs.seating)
       : 0
-  return [...sittings].reduce((sum, sitting) => sum + cups + brushesAt(sitting), 0)
+  return [...sittings].reduce((sum, sitting) => sum + cups + brushesAt(sitting) + (atHome(use) ? 2 * needs.toGo : 0), 0)
 }
+
+/** What households brush on themselves, each with a brush and a pot of its own. */
+const atHome = (use: Extract<MaterialUse, { basis: 'area' }>): boolean => use.bag !== undefined
+const potOf = (use: Extract<MaterialUse, { basis: 'area' }>, each: number, needs: KitNeeds): number =>
+  Math.ceil(each + 2 * use.held.value * new Set(use.films.map((f) => needs.sittings[f.stage] ?? 0)).size)
 
 /** Packs in the unit that is counted: a roll of tape is so many whole strips, its end is wasted. */
 function packsFor(material: Material, needs: KitNeeds): Pack[] {

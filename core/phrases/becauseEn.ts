@@ -74,6 +74,7 @@ export const inputNames: Record<string, string> = {
   pieces: 'pieces',
   rooms: 'rooms',
   area: 'area of each',
+  face: 'whole face of each',
   outline: 'of the box round it',
   'film-coats': 'wet film × coats',
   film: 'wet film',

@@ -12,6 +12,8 @@ type CraftFinding =
   | keyof typeof pictureLines
   | `${'heat' | 'blade'}-not-allowed`
   | 'spray-indoors'
+  | 'pages-not-here'
+  | 'pages-backwards'
   | 'station-missing'
   | 'station-short'
   | 'seam-on-face'
@@ -27,6 +29,12 @@ export const craftFindings: LinesOf<Pick<FindingValues, CraftFinding>, Said> = {
     v.ink === 'toner'
       ? said('Liquid ink runs', 'The paper comes off with water, and inkjet ink goes with it. Toner is a powder and stays.')
       : said('Toner does not let go', 'This method lifts liquid ink off; toner is fused to its sheet.'),
+  'pages-not-here': (v) =>
+    said(
+      `A magazine page is no print for ${lower(v.method)}`,
+      'Its paper is filled and its ink sits high: it tears or smears. Clear film takes inside pages.',
+    ),
+  'pages-backwards': () => said('Lettering on a page comes out backwards', 'It is laid face down, and a page cannot be mirrored.'),
   'smear-failed': () => said('The smear test failed', 'The ink moves under a wet finger: it would run. A photocopy of the print is toner.'),
   'smear-test': () =>
     said('Rub a wet finger over a corner first', 'Inkjet goes only when the smear test passes on a print dried for a day.'),
@@ -81,6 +89,10 @@ type CraftRemedy =
   | 'plain-paper'
   | 'any-whites'
   | 'copied'
+  | 'print-it'
+  | 'picture-middle'
+  | 'picture-whole'
+  | 'hold-in-class'
   | 'do-at-home'
   | 'arrange'
   | 'more-hands'
@@ -105,6 +117,10 @@ export const craftRemedies: LinesOf<Pick<RemedyValues, CraftRemedy>, string> = {
   'plain-paper': () => 'Plain copy paper, 80 g/m²',
   'any-whites': () => 'Any whites will do',
   copied: () => 'A copy is used',
+  'print-it': () => 'Print own pictures instead',
+  'picture-middle': () => 'Put it in the middle',
+  'picture-whole': () => 'As large as the piece',
+  'hold-in-class': () => 'Hold it in class',
   'do-at-home': (v) => `${v.stage} at home`,
   arrange: (v) => (v.hazard === 'spray' ? 'Arranged outdoors, by an adult' : `Allow ${lower(v.hazard)} here`),
   'more-hands': (v) => `${v.more} more ${Number(v.more) === 1 ? 'helper' : 'helpers'}`,

@@ -1,6 +1,6 @@
 import { materialOf } from '#core/kit'
 import { t } from '#core/language'
-import { pieceKinds, recipes as practice, type Recipe } from '#core/recipe'
+import { extras, pieceKinds, recipes as practice, type Recipe } from '#core/recipe'
 
 const general: Record<string, string> = {
   'set-up': 'Set-up, with the group',
@@ -16,12 +16,16 @@ const general: Record<string, string> = {
   'ratio.8-12': 'Children of 8 to 12 to one adult',
   'ratio.13-17': 'Teenagers of 13 to 17 to one adult',
   fails: 'Of ten pieces so many fail',
+  'fails.clean': 'Of ten pieces so many fail, aimed at clean',
+  'fails.worn': 'Of ten pieces so many fail, aimed at worn',
   breakage: 'One spare piece in so many, where a piece survives a failure',
   copies: 'Copies of each own picture',
   'candle.wide': 'A candle is wide enough to burn from',
   'ahead.print': 'Printed so long before the class',
   'ahead.collect': 'Pictures in so long before printing',
   'ahead.pack': 'Packed so long before the class',
+  'ahead.gather': 'Own blanks in so long before the class',
+  'edge.outline': 'A picture cut to its outline, of the box round it',
   'price.sheet': 'Paper and toner of one sheet',
   'cure.coat.light': 'Cure: a light coat takes',
   'cure.coat.moderate': 'Cure: a moderate coat takes',
@@ -39,6 +43,12 @@ export function figureName(key: string, recipes: readonly Recipe[] = practice): 
   if (known) return t(known)
   const [kind, id, ...rest] = key.split('.')
   if (kind === 'price') return packName(id!, rest.join('.'))
+  if (kind === 'extra') {
+    const x = extras.find((e) => e.id === id)
+    return x
+      ? `${t(x.name)}, ${within({ stages: x.steps, materials: x.materials, schools: [] }, rest[0] === 'steps' ? ['stages', ...rest.slice(1)] : rest)}`
+      : key
+  }
   const recipe = recipes.findLast((r) => r.id === id)
   return recipe ? `${t(recipe.name)}, ${within(recipe, rest)}` : key
 }
@@ -54,7 +64,7 @@ function packName(id: string, size: string): string {
   return t('{0}, {1} of {2}', what, t(pack?.noun ?? 'pack'), holds)
 }
 
-function within(recipe: Recipe, [list, id, ...rest]: string[]): string {
+function within(recipe: Pick<Recipe, 'stages' | 'materials' | 'schools'>, [list, id, ...rest]: string[]): string {
   const part = rest.join('.')
   if (list === 'stages') {
     const stage = recipe.stages.find((s) => s.id === id)

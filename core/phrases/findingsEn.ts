@@ -24,6 +24,14 @@ export const findingLines: Lines['findings'] = {
       'The picture is larger than the paper',
       `It is ${say.length(v.pictureWidthMm)} × ${say.length(v.pictureHeightMm)}; of ${v.paper} the printer reaches ${say.length(v.widthMm)} × ${say.length(v.heightMm)}.`,
     ),
+  'beyond-piece': (v, say) =>
+    said(
+      'The picture goes over the edge of its piece',
+      `It is ${say.length(v.widthMm)} × ${say.length(v.heightMm)} on a face of ${say.length(v.faceWidthMm)} × ${say.length(v.faceHeightMm)}.`,
+    ),
+  'no-pick-up': () => said('No pick-up yet', 'With a date the plan can say when to print, pack and order.'),
+  'not-for-home': (v) =>
+    said(`${v.method} is not for a kit to go`, `${v.stage} wants tools that nobody is sent home with: it is done in class, by an adult.`),
   'candle-narrow': (v, say) =>
     said(
       `For show only: ${say.length(v.diameterMm)} is narrow for a flame`,
@@ -83,6 +91,9 @@ export const findingLines: Lines['findings'] = {
     ),
   'late-print': (v, say) => said('Print now', `Due ${say.at(v.by)}.`),
   'late-sample': (v, say) => said(`No ${v.sample} sample in time`, `Should have begun by ${say.at(v.by)}. Show a piece from last time.`),
+  'late-gather': (v, say) =>
+    said(`The ${v.pieces} that people bring should be in`, `Due ${say.at(v.by)}: they are prepared the day before.`),
+  'late-pack-kits': (v, say) => said(`Pack ${s(v.kits, 'kit')} now`, `Due ${say.at(v.by)}.`),
   'late-trim': (v, say) => said(`${v.stage} now`, `Due ${say.at(v.by)}.`),
   'late-pack': (v, say) => said('Pack now', `Due ${say.at(v.by)}.`),
   'misses-laying': (v) =>
@@ -132,18 +143,34 @@ export const decisionLines: LinesOf<DecisionValues, string> = {
   'decision-piece': (v) => `${v.piece}, ${v.material}`,
   'decision-method': (v, say) => clip([String(v.method), Number(v.cure) > 0 && `${say.minutes(v.cure)} cure`]),
   'decision-pictures': (v) =>
-    v.stamped
-      ? 'stamped in class'
-      : `${v.own ? `${v.in} of ${v.people} in, ` : ''}${s(v.prints, 'print')}, ${v.mirrored ? 'mirrored' : 'not mirrored'}`,
+    v.source === 'magazine'
+      ? 'magazine pages'
+      : v.source === 'brought'
+        ? 'what people bring'
+        : v.stamped
+          ? 'stamped in class'
+          : `${v.own ? `${v.in} of ${v.people} in, ` : ''}${s(v.prints, 'print')}, ${v.mirrored ? 'mirrored' : 'not mirrored'}`,
   'decision-kit': (v) => `${s(v.blanks, 'piece')}, ${s(v.things, 'thing')} to buy`,
-  'decision-sessions': (v, say) => sayList(Object.values(v).map((at) => say.at(at))) || 'no date yet',
+  'decision-sessions': ({ home, ...v }, say) => {
+    const [pickUp, back] = Object.values(v).map((at) => say.at(at))
+    if (home) return pickUp === undefined ? 'at home, no pick-up yet' : clip([`pick-up ${pickUp}`, back !== undefined && `back ${back}`])
+    return sayList(Object.values(v).map((at) => say.at(at))) || 'no date yet'
+  },
   'decision-room': (v) => `${s(v.tables, 'table')}${Number(v.adults) > 0 ? `, ${s(v.adults, 'adult')} needed` : ''}`,
   'decision-takehome': (v) =>
-    v.dated ? `${s(v.sheets, 'sheet')}, ${stateWord(v.state as PieceState).toLowerCase()}` : 'once there is a date',
+    v.home
+      ? `${s(v.sheets, 'sheet')}, all done at home`
+      : v.dated
+        ? `${s(v.sheets, 'sheet')}, ${stateWord(v.state as PieceState).toLowerCase()}`
+        : 'once there is a date',
 }
 
 /** What is to be done. */
 export const errandLines: LinesOf<ErrandValues, Said> = {
+  gather: (v) => said(`Gather the ${v.pieces} that people bring`, 'and prepare them'),
+  'pack-kits': (v) => said(`Pack ${s(v.kits, 'kit')} to go`, 'pots labelled, prints cut'),
+  'hand-out': (v) => said(`Hand out ${s(v.kits, 'kit')}`),
+  'take-back': (v) => said('Take back what is used again', `of ${s(v.kits, 'kit')}`),
   order: (v) => said('Order', `${s(v.things, 'thing')} to buy`),
   collect: () => said('Collect the pictures', 'everybody’s own'),
   paint: (v) => said(String(v.stage), 'and let it dry'),

@@ -63,14 +63,41 @@ export function sheetText(sheet: TakeHomeSheet, whole: Plan, workshop: Workshop,
       ? { stepsTitle: t('How it was made, to do it again'), steps: howMade(plan, house) }
       : sheet.group === 'not-laid' && sheet.steps.length === 0
         ? { stepsTitle: t('What will be done'), steps: howMade(plan, house) }
-        : { stepsTitle: '', steps: sheet.steps.map((s) => ({ title: t(s.title), text: t(wording === 'few' ? s.few : s.more) })) }),
-    bag: sheet.bag.map((b) => t(b)),
+        : { stepsTitle: '', steps: sheet.steps.map((s) => ({ title: t(s.title), text: stepText(s, sheet, wording) })) }),
+    bag: sheet.bag.map((b) => inPot(b, sheet, plan, house)),
     faults: sheet.faults.map((f) => ({ seen: t(f.seen), now: t(f.now) })),
     cautions: sheet.cautions.map((c) => t(c)),
     care: sheet.care.map((c) => t(c)).join(' '),
     ask: house.contact ? t('Stuck? Ask {0}.', house.contact) : t('Stuck? Ask at {0}.', house.name),
     titles: { bag: t('In the bag'), whatIf: t('What if'), care: t('Take care'), mark: head.mark ? t(legend[head.mark]) : '' },
   }
+}
+
+/** A step in so many words; of a kit to go with what must not be, the line for the time at which it is laid, and its wait. */
+function stepText(s: TakeHomeSheet['steps'][number], sheet: TakeHomeSheet, wording: Wording): string {
+  const waits = sheet.wait
+  return [
+    t(wording === 'few' ? s.few : s.more),
+    s.not !== undefined && t('Not: {0}', t(s.not)),
+    s.laid &&
+      waits &&
+      t(
+        'Laid on ____________ at ________. Then {0} flat, never under {1}.',
+        sayMinutes(waits.recommendedMin),
+        sayMinutes(waits.requiredMin),
+      ),
+    s.leastMin !== undefined && t('Then {0} at least.', sayMinutes(s.leastMin)),
+    s.mostMin !== undefined && t('Go on within {0}.', sayMinutes(s.mostMin)),
+  ]
+    .filter(Boolean)
+    .join(' ')
+}
+
+/** A thing in the bag; of a kit to go what is measured says how much is in its pot. */
+function inPot(bag: string, sheet: TakeHomeSheet, plan: Plan, house: House): string {
+  const material = plan.materials.find((m) => m.bag === bag && sheet.things.includes(m.material))?.material
+  const line = sheet.group === 'all-at-home' ? plan.kit.find((l) => l.material === material) : undefined
+  return line?.pot === undefined ? t(bag) : t('{0}: {1}', t(bag), phrases(house, plan.now).amount(line.pot, 'ml'))
 }
 
 /** The recipe as this group made it: what one piece takes, then each step with its minutes, its cue and its wait. */
@@ -146,6 +173,7 @@ function headline(
 ): Pick<SheetText, 'headline' | 'when' | 'never' | 'why' | 'mark'> {
   const clock = clockOf(house)
   const { ready } = sheet
+  if (sheet.group === 'all-at-home') return kitToGo(sheet)
   if (ready) {
     return {
       headline: t('Ready to rub'),
@@ -195,6 +223,27 @@ function headline(
         when: t(sheet.steps[0]?.title ?? ''),
         why: t('It goes on from here; no need to wait.'),
       }
+  }
+}
+
+/** All of it at home: nobody knows when it will be laid, so the wait is told as a rule. */
+function kitToGo({ wait }: TakeHomeSheet): Pick<SheetText, 'headline' | 'when' | 'never' | 'why' | 'mark'> {
+  const headline = t('A kit to go')
+  if (!wait)
+    return {
+      headline,
+      when: t('All in one go, when it suits you'),
+      never: '',
+      why: t('Read all steps first. A table, warm water and a bowl are yours.'),
+      mark: null,
+    }
+  const lasts = sayMinutes(wait.recommendedMin)
+  return {
+    headline,
+    when: wait.recommendedMin >= 1200 ? t('Lay it one day, rub it the next: {0} after', lasts) : t('Rub it {0} after you laid it', lasts),
+    never: t('Never before {0}.', sayMinutes(wait.requiredMin)),
+    why: t('Count from when the glue went on, and write it down. A table, warm water and a bowl are yours.'),
+    mark: wait.mark,
   }
 }
 

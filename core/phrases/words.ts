@@ -18,6 +18,7 @@ export const stateWord = (state: PieceState, words: Recipe['words'] = {}, rounds
 
 const groups: Record<HomeGroup, string> = {
   'not-laid': 'No piece yet',
+  'all-at-home': 'A kit to go',
   'rub-at-home': 'Rub it at home',
   'rub-on': 'Rub on at home',
   'seal-at-home': 'Seal it at home',

@@ -1,6 +1,7 @@
 import { because } from '#core/reasons'
 import { ageBands, childrenToAdult, hazardOf, mayTouch, type Hazard } from '#core/recipe'
 import { atRatio } from '#core/sessions'
+import { takesKit } from '#core/workshop'
 import type { Adults, DesignPlan } from './shapes'
 import type { Situation } from './situation'
 
@@ -8,7 +9,8 @@ import type { Situation } from './situation'
  *  and that some of the group may not touch alone, and one at the least. The instructor counts as coming. */
 export function planAdults(parts: readonly { s: Situation; d: DesignPlan }[]): Adults {
   const { workshop, figures } = parts[0]!.s
-  const people = workshop.group.participants
+  // Whoever works at home is not in the room.
+  const people = workshop.group.participants.filter((p) => !takesKit(workshop, p))
   const byAge = ageBands
     .map((age) => ({
       age,
@@ -20,7 +22,7 @@ export function planAdults(parts: readonly { s: Situation; d: DesignPlan }[]): A
     d.split.loads.flatMap((l) =>
       l.stages.flatMap((stage) =>
         hazardsOf(s, stage.id)
-          .filter((h) => s.makers.some((p) => mayTouch[h][p.age] !== 'yes'))
+          .filter((h) => s.inClass.some((p) => mayTouch[h][p.age] !== 'yes'))
           .map((hazard) => ({ hazard, stage: stage.id, sessionId: l.sessionId, design: d.design })),
       ),
     ),

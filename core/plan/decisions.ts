@@ -44,6 +44,8 @@ function isDefault(id: DecisionId, s: Situation, plan: Judged): boolean {
   }
 }
 
+const heldSo = (s: Situation) => s.workshop.held === 'home' && { home: 1 }
+
 /** A link's line: what it says, by its code. `more` designs come after the first. */
 function lineOf(id: DecisionId, s: Situation, plan: Judged, more: number): Coded<DecisionValues> {
   switch (id) {
@@ -68,6 +70,7 @@ function lineOf(id: DecisionId, s: Situation, plan: Judged, more: number): Coded
           mirrored: Number(plan.print.mirrored),
           stamped: Number(s.resolved.noPrint),
           own: Number(s.design.pictures === 'own'),
+          source: s.design.pictures,
           in: s.makers.filter((p) => pictureOf(s.workshop, p.id, s.design.id)).length,
           people: s.people,
         },
@@ -81,10 +84,16 @@ function lineOf(id: DecisionId, s: Situation, plan: Judged, more: number): Coded
         },
       }
     case 'sessions':
-      return { code: 'decision-sessions', values: Object.fromEntries(plan.sessions.map((x, i) => [`session${i + 1}`, x.from])) }
+      return {
+        code: 'decision-sessions',
+        values: { ...Object.fromEntries(plan.sessions.map((x, i) => [`session${i + 1}`, x.from])), ...heldSo(s) },
+      }
     case 'room':
       return { code: 'decision-room', values: { tables: plan.seating.length, adults: plan.adults.matters ? plan.adults.needed : 0 } }
     case 'takehome':
-      return { code: 'decision-takehome', values: { sheets: plan.takeHome.length, state: plan.goesHome, dated: plan.sessions.length } }
+      return {
+        code: 'decision-takehome',
+        values: { sheets: plan.takeHome.length, state: plan.goesHome, dated: plan.sessions.length, ...heldSo(s) },
+      }
   }
 }

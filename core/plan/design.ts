@@ -1,7 +1,7 @@
 import { isRefusal } from '#core/reasons'
 import { pieceStates } from '#core/recipe'
 import { firstOpening, intendedSplit, judgeSplit, type Judged } from '#core/sessions'
-import { homeNeeds, takeHomeSheets, type TakeHomeSheet } from '#core/takehome'
+import { bySeat, homeNeeds, takeHomeSheets, type TakeHomeSheet } from '#core/takehome'
 import { clockOf } from '#core/time'
 import { errandsFor, type Errand } from '#core/errands'
 import type { KitNeeds } from '#core/kit'
@@ -24,14 +24,16 @@ export interface PlannedDesign {
 export function planDesign(s: Situation): PlannedDesign {
   const spares = planSpares(s)
   const samples = {
-    count: s.pieces === 0 ? 0 : (s.choices.samples ?? s.recipe.samples.length),
+    // Nobody is shown anything at home.
+    count: s.pieces === 0 ? 0 : (s.choices.samples ?? (s.madeInClass > 0 ? s.recipe.samples.length : 0)),
     chosen: s.choices.samples !== null,
   }
   const print = planPrints(s, spares.count, samples.count)
   const tape = planTape(s)
   const made = planMade(s, spares, samples.count)
   const { split, splitChosen } = planSplit(s)
-  const takeHome = planTakeHome(s, split)
+  const ofClass = planTakeHome(s, split, s.inClass)
+  const takeHome = s.toGo.length === 0 ? ofClass : bySeat([...ofClass, ...planTakeHome(s, judgeSplit(s.kitsWork.split, s.setting), s.toGo)])
   const { lines, needs } = planKit(s, print, made, tape, homeNeeds(takeHome))
   const errands = errandsFor({
     resolved: s.resolved,
@@ -44,9 +46,12 @@ export function planDesign(s: Situation): PlannedDesign {
     sheets: print.sheets,
     bags: s.tables.length + 2,
     ownPictures: s.design.pictures === 'own',
+    ...(s.design.brings && { gather: s.kind.plural }),
     samples: samples.count > 0,
     cureMin: split.cure?.recommendedMin ?? s.resolved.cure?.recommended.value ?? 0,
     done: s.workshop.errandsDone,
+    held: s.workshop.held === 'home',
+    kits: s.toGo.length,
     of: s.design.id === firstDesign(s.workshop).id ? '' : s.design.id,
     now: s.now,
   })
@@ -69,6 +74,8 @@ export function planDesign(s: Situation): PlannedDesign {
     turns: s.turns.filter((t) => s.sessions.some((x) => x.id === split.split[t.stages[0]!])),
     picture: s.picture,
     outline: s.outline,
+    cut: s.cut,
+    face: s.face,
     whites: s.resolved.whites,
     coat: s.resolved.coat,
     painted: paintedWhite(s),
@@ -80,16 +87,24 @@ export function planDesign(s: Situation): PlannedDesign {
     goesHome: split.goesHome,
     states: pieceStates.filter((x) => x === 'to-print' || s.resolved.stages.some((y) => y.makes === x || y.then?.makes === x)),
   }
-  return { s, d, needs, takeHome, errands, shelf: planShelf(s, split, made.blanks + samples.count) }
+  return {
+    s,
+    d,
+    needs,
+    takeHome,
+    errands,
+    shelf: planShelf(s, split, s.madeInClass === 0 ? 0 : made.blanks - (s.pieces - s.madeInClass) + samples.count),
+  }
 }
 
-const planTakeHome = (s: Situation, split: Judged): TakeHomeSheet[] =>
+const planTakeHome = (s: Situation, split: Judged, participants: Situation['makers']): TakeHomeSheet[] =>
   takeHomeSheets({
     design: s.design.id,
-    participants: s.makers,
+    participants,
+    toGo: participants === s.toGo,
     makes: (p) => makes(s.workshop, p, s.design),
     known: (participant, number) => pieceOf(s.workshop, participant, s.design.id, number),
-    resolved: s.resolved,
+    resolved: participants === s.toGo ? s.kitsWork.resolved : s.resolved,
     judged: split,
     sessions: s.sessions,
     climate: s.house.climate,
@@ -107,6 +122,7 @@ export const ownCautions = (s: Situation) =>
 
 function planSplit(s: Situation): { split: Judged; splitChosen: boolean } {
   const { setting } = s
+  if (s.workshop.held === 'home') return { split: judgeSplit(s.kitsWork.split, setting), splitChosen: false }
   const intended = intendedSplit(setting)
   const known = new Set(['ahead', 'home', ...s.sessions.map((x) => x.id)])
   const wanted = Object.entries(s.choices.split).filter(

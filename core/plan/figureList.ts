@@ -2,7 +2,7 @@ import { figuresWith, practiceFigures, type FigureKey, type OwnFigure } from '#c
 import { recipesOf, type House } from '#core/house'
 import { materials } from '#core/kit'
 import { figure, type Figure } from '#core/reasons'
-import { figuresIn, pieceKinds } from '#core/recipe'
+import { extraFigures, figuresIn, pieceKinds } from '#core/recipe'
 import { change, inHouse, type Change } from '#core/workshop'
 
 /** A figure of a house: what practice says or we estimate, and what holds here. */
@@ -25,6 +25,7 @@ export function figureList(house: Pick<House, 'recipes' | 'figures'>): HouseFigu
         m.packs.map((p): [string, Figure] => [`price.${name}.${p.size}`, figure(p.priceMinor, 'minor', 'E')]),
       ),
     ),
+    ...extraFigures().map((f): [string, Figure] => [f.key, f.figure]),
     ...newest.flatMap((r) => figuresIn(r).map((f): [string, Figure] => [f.key, f.figure])),
   ]
   return practice.map(([key, is]) => ({ key, practice: is, now: figures.of(key, is) }))

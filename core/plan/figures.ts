@@ -4,7 +4,7 @@ import type { FigureKey } from '#core/figures'
 import type { SessionLoad } from '#core/sessions'
 import type { PlannedDesign } from './design'
 import type { ClassLoad, DesignPlan, PlanFigure, Reckoning } from './shapes'
-import { prior } from './quantities'
+import { failsKey, prior } from './quantities'
 import type { Situation } from './situation'
 
 /** Every figure a screen shows, by key, with why: `people`, `sheets`, `kit/<material>`, `session/<id>`, `earliest`, … With several designs
@@ -89,8 +89,8 @@ const sparesBecause = (s: Situation, plan: DesignPlan): Because =>
     {
       name: 'failed-good',
       value: `${prior(s).failed + s.evidence.failed} to ${prior(s).good + s.evidence.good}`,
-      mark: s.evidence.good + s.evidence.failed >= 10 ? 'Y' : s.figures('fails').mark,
-      key: 'fails',
+      mark: s.evidence.good + s.evidence.failed >= 10 ? 'Y' : s.figures(failsKey(s)).mark,
+      key: failsKey(s),
     },
     { name: 'sure', value: plan.spares.sure, unit: 'share' },
   ])
@@ -107,7 +107,7 @@ const printsBecause = (s: Situation, plan: DesignPlan): Because =>
       ])
     : because('prints-house', [
         pieceInput(plan),
-        { name: 'spares', value: plan.spares.count, ...(!plan.spares.chosen && restsOn(s, 'fails')) },
+        { name: 'spares', value: plan.spares.count, ...(!plan.spares.chosen && restsOn(s, failsKey(s))) },
         { name: 'samples', value: plan.samples.count, mark: 'P' },
       ])
 

@@ -1,4 +1,5 @@
 import type { SessionLoad } from '#core/sessions'
+import { takesKit } from '#core/workshop'
 import type { PlannedDesign } from './design'
 import type { ClassLoad } from './shapes'
 
@@ -16,6 +17,7 @@ export function classLoads(parts: readonly PlannedDesign[]): ClassLoad[] {
     const work = (l: SessionLoad) => l.neededMin - l.showMin - around
     const of = (person: string) => mine.filter((x) => x.d.makers.includes(person))
     const busiest = workshop.group.participants
+      .filter((p) => !takesKit(workshop, p))
       .map((p) => of(p.id))
       .reduce((a, b) => (sum(b.map((x) => work(x.load))) > sum(a.map((x) => work(x.load))) ? b : a), mine.length === 1 ? mine : [])
     const showMin = sum(mine.map((x) => x.load.showMin))

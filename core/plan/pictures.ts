@@ -10,7 +10,7 @@ export const paintedWhite = (s: Situation): boolean =>
 /** What the pictures of this plan are judged against. */
 export const pictureContext = (s: Situation, plan: Figured): PictureContext => ({
   print: s.picture,
-  outline: s.outline,
+  outline: s.cut,
   whites: plan.whites,
   surfaceIsWhite: (blankMaterial(s.design.material)?.white ?? false) || paintedWhite(s),
   readsRight: plan.print.orientation.flips % 2 === 0,

@@ -19,7 +19,7 @@ export interface Made {
 }
 
 export function planMade(s: Situation, spares: DesignPlan['spares'], samples: number): Made {
-  const key = spares.survives ? 'breakage' : 'fails'
+  const key = spares.survives ? 'breakage' : failsKey(s)
   const estimated = { mark: s.figures(key).mark, rests: [key] }
   const spareBlanks: Input = { name: 'spare-blanks', value: spares.blanks, ...(!(spares.chosen && !spares.survives) && estimated) }
   if (s.pieces === 0) return { blanks: 0, spareBlanks: { name: 'spare-blanks', value: 0 }, coated: 0 }
@@ -28,9 +28,12 @@ export function planMade(s: Situation, spares: DesignPlan['spares'], samples: nu
 
 /** What is believed of ten pieces before anything is counted. */
 export const prior = (s: Situation): { failed: number; good: number } => {
-  const failed = s.figures('fails').value
+  const failed = s.figures(failsKey(s)).value
   return { failed, good: 10 - failed }
 }
+
+/** The figure of how many fail, by what is aimed at. */
+export const failsKey = (s: Situation): 'fails' | 'fails.clean' | 'fails.worn' => (s.design.quality ? `fails.${s.design.quality}` : 'fails')
 
 /** Spares asked for or chosen, and how sure they make it. House pictures stand in for each other; of own ones
  *  everybody gets copies, while blanks stay interchangeable. */
@@ -44,10 +47,18 @@ export function planSpares(s: Situation): DesignPlan['spares'] {
     count,
     sure,
     chosen,
-    blanks: survives ? Math.min(count, Math.ceil(s.pieces / s.figures('breakage').value)) : count,
+    // Who brings their own brings what there is.
+    blanks: s.design.brings ? 0 : survives ? Math.min(count, Math.ceil(s.pieces / s.figures('breakage').value)) : count,
     survives,
   })
   if (spares !== null) return of(spares, sureWith(spares, asked), true)
+  // Whoever works at home has the spare print in the bag: nobody hands over another.
+  const inBags = s.pieces - s.madeInClass
+  if (inBags > 0) {
+    const found = sparesFor({ ...asked, people: s.madeInClass, confidence, kind: 'interchangeable' })
+    const count = inBags + (isRefusal(found) || !('spares' in found) ? s.madeInClass : found.spares)
+    return of(count, sureWith(count, asked), false)
+  }
   const found = sparesFor({ ...asked, confidence, kind: 'interchangeable' })
   return isRefusal(found) || !('spares' in found) ? of(s.pieces, sureWith(s.pieces, asked), false) : of(found.spares, found.reached, false)
 }
@@ -66,7 +77,7 @@ export function planPrints(s: Situation, spares: number, samples: number): Print
   // White left round a picture to hold takes its place on the sheet; the widest, where they differ.
   const border = s.workshop.choices.tile ? 0 : 2 * Math.max(0, ...s.pictures.map((p) => p.edit?.borderMm ?? 0))
   const copies = pictures === 'own' ? (s.workshop.choices.copies ?? Math.round(s.figures('copies').value)) : 1
-  const each = s.kind.pictures ?? 1
+  const each = s.printsEach
   const prints =
     s.pieces === 0 || s.resolved.noPrint ? 0 : pictures === 'own' ? s.pieces * each * copies + samples : s.pieces * each + spares + samples
   const printable = { widthMm: s.paper.widthMm - 2 * s.paper.marginMm, heightMm: s.paper.heightMm - 2 * s.paper.marginMm }
@@ -138,7 +149,8 @@ export function planKit(
   const panels = s.design.panels ?? (s.kind.measure.by === 'panels' ? s.kind.measure.usual.value : 0)
   const uses = [...s.resolved.materials, ...s.kind.extras, ...roomThings(s), ...byHand(s), ...goingHome(s, home)]
   const needs: KitNeeds = {
-    people: s.people,
+    people: s.inClass.length,
+    toGo: s.toGo.length,
     pieces: s.pieces,
     seating: s.seating,
     ...made,
@@ -146,9 +158,12 @@ export function planKit(
     sittings: sittingsAt(s),
     prints: print.prints,
     perSheet: print.grid.perSheet,
-    outline: figure(outlineShare(s.outline), 'share', s.outline === 'stone' ? 'E' : 'P'),
+    outline: s.fills,
     panelStripMm: panels ? accordionStrip(panelMm(s.kind, s.design.width.mm), panels).lengthMm : 0,
-    areaMm2: Number(((s.kind.pictures ?? 1) * s.picture.widthMm * s.picture.heightMm * outlineShare(s.outline)).toFixed(3)),
+    areaMm2: area(s, s.picture, s.fills.value),
+    faceMm2: s.design.on || s.design.edge ? area(s, s.face, outlineShare(s.outline)) : area(s, s.picture, s.fills.value),
+    covers: new Set(s.resolved.stages.filter((x) => x.covers === 'piece').map((x) => x.id)),
+    brings: s.design.brings ?? false,
     coat: s.resolved.coat,
     strips: { perPrint: tape?.strips ?? 0, lengthMm: tape?.stripLengthMm ?? 0 },
     share: s.workshop.choices.share,
@@ -172,6 +187,10 @@ export function planKit(
   return { lines, needs }
 }
 
+/** An area of a piece in mm2, all its pictures together. */
+const area = (s: Situation, of: { widthMm: number; heightMm: number }, share: number): number =>
+  Number(((s.kind.pictures ?? 1) * of.widthMm * of.heightMm * share).toFixed(3))
+
 /** What every class has in reach, whatever the method. */
 function roomThings(s: Situation): MaterialUse[] {
   const { stages, materials } = s.resolved
@@ -192,7 +211,7 @@ function roomThings(s: Situation): MaterialUse[] {
 
 /** Scissors where something is cut by hand: an outline that no trimmer cuts. */
 function byHand(s: Situation): MaterialUse[] {
-  if (s.outline === 'straight' || s.resolved.noPrint || s.resolved.materials.some((m) => m.material === 'scissors')) return []
+  if (s.cut === 'straight' || s.resolved.noPrint || s.resolved.materials.some((m) => m.material === 'scissors')) return []
   const share = { by: 'pair' as const, options: ['each' as const, 'pair' as const, 'table' as const] }
   const stages = [s.resolved.stages.find((x) => x.id === 'trim')?.id ?? s.resolved.stages[0]!.id]
   return [
@@ -204,7 +223,7 @@ function byHand(s: Situation): MaterialUse[] {
 function goingHome(s: Situation, home: HomeNeeds): MaterialUse[] {
   if (home.people === 0) return []
   const pots = s.resolved.materials.filter((m) => m.basis === 'area').reduce((sum, m) => sum + (home.materials[m.material] ?? 0), 0)
-  const last = [s.resolved.stages.findLast((x) => x.mayBe.includes('home'))!.id]
+  const last = [s.resolved.stages.findLast((x) => x.mayBe.includes('home'))?.id ?? s.resolved.stages.at(-1)!.id]
   const line = (material: string, note: string, n: number): MaterialUse => ({
     material,
     note,
@@ -214,7 +233,7 @@ function goingHome(s: Situation, home: HomeNeeds): MaterialUse[] {
   })
   return [
     ...(pots > 0 ? [line('pot', 'for the way home, labelled with product and cautions', pots)] : []),
-    line('home-tray', 'open, flat, a piece on each', home.people),
+    ...(home.people > home.kits ? [line('home-tray', 'open, flat, a piece on each', home.people - home.kits)] : []),
     line('home-bag', 'for the things, with the sheet', home.people),
   ]
 }

@@ -145,8 +145,10 @@ export interface DesignPlan {
   ownKit: KitLine[]
   /** Stages that go in turns in class: races led table by table, and what only adults may touch. */
   turns: Turns[]
+  /** The picture, and what its print looks like from above; the piece's face, and what that looks like. */
   picture: { widthMm: number; heightMm: number }
-  /** What the piece's face looks like from above. */
+  cut: Outline
+  face: { widthMm: number; heightMm: number }
   outline: Outline
   whites: Whites
   /** How the coat is laid, whether the surface is painted white first, and whether the method lays a white ground itself. */

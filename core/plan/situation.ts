@@ -1,5 +1,5 @@
 import type { House, Paper } from '#core/house'
-import { figure } from '#core/reasons'
+import { figure, type Figure } from '#core/reasons'
 import type { Figures } from '#core/figures'
 import { figuresOf, sizeUnit, paperOf, printersOf, recipesOf } from '#core/house'
 import { seatTables, type Seating } from '#core/kit'
@@ -7,6 +7,8 @@ import { picturesOf } from '#core/pictures'
 import {
   blankSurface,
   ageBands,
+  edgeWork,
+  finishesFor,
   latestRecipe,
   pieceKind,
   outlineOf,
@@ -20,8 +22,13 @@ import {
   roomStations,
   type ResolvedRecipe,
   type RoomStation,
+  outlineShare,
+  sources,
+  withExtraFigures,
+  withExtras,
+  type Extra,
 } from '#core/recipe'
-import { extraMinutes, placeSessions, turnsOf, type PlacedSession, type Setting, type Turns } from '#core/sessions'
+import { extraMinutes, forHome, placeSessions, turnsOf, type PlacedSession, type Setting, type Turns } from '#core/sessions'
 import { minutesBetween, type Hours, type Zoned } from '#core/time'
 import { showLength } from '#core/units'
 import {
@@ -32,6 +39,7 @@ import {
   makersOf,
   makes,
   seatNames,
+  takesKit,
   seated,
   type Allow,
   type Design,
@@ -61,6 +69,12 @@ export interface Situation {
   people: number
   pieces: number
   each: number
+  /** Of them, who comes to the classes and who takes a kit to go; how such a kit is worked, and what cannot be. */
+  inClass: Participant[]
+  toGo: Participant[]
+  kitsWork: ReturnType<typeof forHome>
+  /** Pieces that are made in class. */
+  madeInClass: number
   /** The whole group's tables, and how many at each make this design. */
   tables: Seating
   seating: Seating
@@ -69,9 +83,15 @@ export interface Situation {
   pieceName: string
   /** The pictures that are in for this design. */
   pictures: readonly Picture[]
-  /** The picture's own size, from what was measured. */
+  /** The picture's own size, and how much of the box round it it fills; what its print looks like from above. */
   picture: { widthMm: number; heightMm: number }
+  fills: Figure
+  cut: Outline
+  /** The piece's face, and what it looks like from above. */
+  face: { widthMm: number; heightMm: number }
   outline: Outline
+  /** Pictures on each piece: the covers of a book have two, and so has a second transfer over the first. */
+  printsEach: number
   turns: Turns[]
   setting: Setting
   evidence: { good: number; failed: number }
@@ -99,6 +119,23 @@ function placesOf(w: Workshop, resolved: ResolvedRecipe): Record<string, number>
   return { ...(tools?.basis === 'room' && { 'heat tool': tools.amount.value }), ...w.choices.stations }
 }
 
+/** What is done to a design's pieces beside its method: where the picture comes from, its edge, finishing. */
+function extrasOf(d: Design, recipe: Recipe, figures: Figures): Extra[] {
+  const source = d.pictures === 'magazine' || d.pictures === 'brought' ? [sources[d.pictures]] : []
+  // Where the method cuts by hand to the outline anyway, that is its cut.
+  const cutsSo = recipe.stages.some((s) => s.id === 'trim' && s.cautions.includes('scissors'))
+  const edge = d.edge && !(d.edge === 'outline' && cutsSo) ? edgeWork[d.edge] : undefined
+  const chosen = finishesFor(d.kind, d.material).filter((f) => d.finish?.includes(f.id))
+  return [...source, ...(edge ? [edge] : []), ...chosen].map((x) => withExtraFigures(x, figures))
+}
+
+/** How much of the box round it a picture fills, and what its print looks like from above. */
+function shapeOf(d: Design, outline: Outline, figures: Figures): { fills: Figure; cut: Outline } {
+  const cut = d.edge === 'round' ? 'round' : d.on || d.edge ? 'straight' : outline
+  if (d.edge === 'outline') return { cut, fills: figures('edge.outline') }
+  return { cut, fills: figure(outlineShare(cut), 'share', cut === 'stone' ? 'E' : 'P') }
+}
+
 /** When the last piece of a design was really laid: what happened beats what was planned. */
 function lastLaid(w: Workshop, design: Design): { laidAt?: string } {
   const at = w.pieces
@@ -124,16 +161,19 @@ export function situate(
   design: Design = firstDesign(workshop),
 ): Situation {
   const makers = makersOf(workshop, design)
+  const inClass = makers.filter((p) => !takesKit(workshop, p))
+  const madeInClass = inClass.reduce((sum, p) => sum + makes(workshop, p, design), 0)
   const pictures = picturesOf(workshop, design.id)
   const kind = pieceKind(design.kind)
   const found = recipeById(design.recipe.id, design.recipe.version, recipes)
   const recipe = found ?? latestRecipe(design.recipe.id, recipes) ?? recipes[0]!
+  const figures = figuresOf(house)
   const people = makers.length
   const tables = seatTables(workshop.group.participants.length, workshop.group.tables)
   const pieces = makers.reduce((sum, p) => sum + makes(workshop, p, design), 0)
   const each = Math.max(1, ...makers.map((p) => makes(workshop, p, design)))
   const unit = sizeUnit(house)
-  const ages = ageBands.map((age) => ({ age, people: makers.filter((p) => p.age === age).length })).filter((a) => a.people > 0)
+  const ages = ageBands.map((age) => ({ age, people: inClass.filter((p) => p.age === age).length })).filter((a) => a.people > 0)
   const most = [...ages].sort((a, b) => b.people - a.people)[0]?.age
   const large = design.width.mm * design.height.mm >= largePiece.value
   const usualFor = [
@@ -142,9 +182,16 @@ export function situate(
     ...(most ? [most] : []),
     ...(large ? ['large'] : []),
     ...(isPale(design, pictures) ? ['pale'] : []),
+    ...(design.quality ? [design.quality] : []),
   ]
-  const resolved = resolveRecipe(recipe, design.choices, house.recipeChoices[recipe.id] ?? {}, blankSurface(design.material), usualFor)
-  const figures = figuresOf(house)
+  const dressed = withExtras(recipe, extrasOf(design, recipe, figures), kind.id)
+  const asMade = resolveRecipe(dressed, design.choices, house.recipeChoices[recipe.id] ?? {}, blankSurface(design.material), usualFor)
+  const printed = design.pictures === 'house' || design.pictures === 'own'
+  const resolvedHere = printed ? asMade : { ...asMade, noPrint: true }
+  const kitsWork = forHome(resolvedHere)
+  const resolved = workshop.held === 'home' ? kitsWork.resolved : resolvedHere
+  const outline = outlineOf(kind, design.outline)
+  const whole = pictureSize(kind, { widthMm: design.width.mm, heightMm: design.height.mm }, resolved.wrap)
   const turns = turnsOf(resolved, { ages, adults: 1 + workshop.group.helpers, figures })
   const sessions = placeSessions(workshop.sessions, hoursOf(house), now)
   const named = kind.id === 'custom' && design.called ? design.called : kind.name
@@ -160,16 +207,23 @@ export function situate(
     resolved,
     choices: choicesFor(workshop, design),
     makers,
+    inClass,
+    toGo: makers.filter((p) => takesKit(workshop, p)),
+    kitsWork,
+    madeInClass,
     people,
     pieces,
     each,
     tables,
-    seating: makersAt(tables, workshop.group.participants, makers),
+    seating: makersAt(tables, workshop.group.participants, inClass),
     seats: seatNames(workshop.group.participants, tables),
     pictures,
     sessions,
-    outline: outlineOf(kind, design.outline),
-    picture: pictureSize(kind, { widthMm: design.width.mm, heightMm: design.height.mm }, resolved.wrap),
+    outline,
+    ...shapeOf(design, outline, figures),
+    picture: design.on ? { widthMm: design.on.width.mm, heightMm: design.on.height.mm } : whole,
+    face: whole,
+    printsEach: (kind.pictures ?? 1) * resolved.layers,
     turns,
     setting: {
       resolved,
@@ -177,7 +231,7 @@ export function situate(
       climate: house.climate,
       extraMin: extraMinutes(turns),
       figures,
-      people: pieces,
+      people: madeInClass,
       each,
       places: placesOf(workshop, resolved),
       ...lastLaid(workshop, design),

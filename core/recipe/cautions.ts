@@ -7,7 +7,7 @@ export interface Caution {
   hazard?: Hazard
   paper?: string
 }
-export const hazards = ['heat', 'spray', 'blade'] as const
+export const hazards = ['heat', 'spray', 'blade', 'drill'] as const
 export type Hazard = (typeof hazards)[number]
 
 export const cautions = {
@@ -58,8 +58,18 @@ export const cautions = {
     text: 'with stain or oil dry flat outdoors before the bin',
     paper: 'Rags with stain or oil dry flat before the bin',
   },
-  drill: { where: 'Drill', text: 'an adult only, the piece clamped, eye protection', paper: 'Drill: an adult, clamped, eyes protected' },
+  drill: {
+    where: 'Drill',
+    text: 'an adult only, the piece clamped, eye protection',
+    hazard: 'drill',
+    paper: 'Drill: an adult, clamped, eyes protected',
+  },
   glass: { where: 'Glass', text: 'check for chips; carry with two hands', paper: 'Check glass for chips first' },
+  household: {
+    where: 'At home',
+    text: 'out of reach of small children and pets, away from food; never dry it in an oven',
+    paper: 'Out of reach of small children and pets, away from food',
+  },
   adult: { where: 'Children', text: 'an adult within reach', paper: 'Children: with an adult' },
 } satisfies Record<string, Caution>
 
@@ -70,6 +80,7 @@ export const mayTouch: Record<Hazard, Record<AgeBand, 'no' | 'adult at it' | 'ye
   heat: { 'under-8': 'no', '8-12': 'no', '13-17': 'no', adult: 'yes' },
   spray: { 'under-8': 'no', '8-12': 'no', '13-17': 'no', adult: 'yes' },
   blade: { 'under-8': 'no', '8-12': 'adult at it', '13-17': 'adult at it', adult: 'yes' },
+  drill: { 'under-8': 'no', '8-12': 'no', '13-17': 'no', adult: 'yes' },
 }
 
 /** The hazard a caution stands for, if it stands for one. */

@@ -1,21 +1,33 @@
 import type { Figures } from '#core/figures'
 import type { Figure } from '#core/reasons'
+import { extras, type Extra } from './extras'
 import type { Recipe } from './shapes'
 
 /** A recipe with its figures as they hold in a house, each with its key: `recipe.medium-transfer.stages.rub1.minutes`. What stands in a
  *  list is named by its id, its material, its stage or its kind, so that keys last when lists grow. */
 export const withFigures = (recipe: Recipe, figures: Figures): Recipe => walk(recipe, `recipe.${recipe.id}`, figures) as Recipe
 
+/** The same of what is done beside a method: `extra.tint.steps.finish-tint.minutes`. */
+export const withExtraFigures = (x: Extra, figures: Figures): Extra => walk(x, `extra.${x.id}`, figures) as Extra
+
 /** Every figure of a recipe, by key. */
-export function figuresIn(recipe: Recipe): { key: string; figure: Figure }[] {
-  const found: { key: string; figure: Figure }[] = []
+export const figuresIn = (recipe: Recipe): Keyed[] => keyed(recipe, `recipe.${recipe.id}`)
+/** Every figure of what is done beside a method, by key. */
+export const extraFigures = (): Keyed[] => extras.flatMap((x) => keyed(x, `extra.${x.id}`))
+
+interface Keyed {
+  key: string
+  figure: Figure
+}
+function keyed(node: unknown, under: string): Keyed[] {
+  const found: Keyed[] = []
   const collect = Object.assign(() => undefined as never, {
     of: (key: string, figure: Figure) => {
       found.push({ key, figure })
       return figure
     },
   })
-  walk(recipe, `recipe.${recipe.id}`, collect)
+  walk(node, under, collect)
   return found
 }
 

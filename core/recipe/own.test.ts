@@ -171,8 +171,8 @@ describe('what is usual for this piece and group', () => {
       by: 'plan',
     })
   })
-  it('names only surfaces, pieces, ages, “large” and “pale”', () => {
-    const known = new Set<string>([...woods.map((w) => w.id), ...pieceKinds.map((k) => k.id), ...ageBands, 'large', 'pale'])
+  it('names only surfaces, pieces, ages, “large”, “pale” and what is aimed at', () => {
+    const known = new Set<string>([...woods.map((w) => w.id), ...pieceKinds.map((k) => k.id), ...ageBands, 'large', 'pale', 'clean', 'worn'])
     for (const r of recipes)
       for (const s of r.schools)
         for (const o of s.options) for (const x of [...(o.usualFor ?? []), ...(o.notFor ?? [])]) expect(known).toContain(x)

@@ -26,6 +26,8 @@ export interface ResolvedRecipe {
   noPrint: boolean
   /** The picture goes all the way round its piece. */
   wrap: boolean
+  /** Pictures one over the other. */
+  layers: number
   /** Width of the clear film, where the kit counts in strips. */
   tapeWidth: Figure
 }
@@ -88,6 +90,7 @@ export function resolveRecipe(
     print: printOf(recipe, all('print').at(-1), effects),
     noPrint: all('no-print').length > 0,
     wrap: all('wrap').length > 0,
+    layers: all('layers').at(-1)?.layers ?? 1,
     whites: all('whites').at(-1)?.whites ?? recipe.whites,
     tapeWidth: all('tape').at(-1)?.width ?? tapeWidth,
   }

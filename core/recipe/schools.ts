@@ -61,6 +61,7 @@ export const hazeSchool: School = {
       id: 'top coat',
       name: 'the top coat hides it',
       believes: 'A slight cloud goes under the gloss; faces are spared a round.',
+      usualFor: ['worn'],
       effects: [
         { kind: 'minutes', stage: 'rub2', figure: figure(5, 'min', 'E') },
         {

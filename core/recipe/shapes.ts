@@ -34,6 +34,13 @@ export interface HomeStep {
   title: string
   few: string
   more: string
+  /** What it must not be, where the step is said by its cues. */
+  not?: string
+  /** The piece is laid now: its time is written down, and the wait counts from it. */
+  laid?: true
+  /** Minutes before the next step, at least and at most. */
+  leastMin?: number
+  mostMin?: number
 }
 
 export interface Stage {
@@ -62,6 +69,8 @@ export interface Stage {
   onlyOn?: string[]
   /** Lays a water-based film, so it is refused in the cold. */
   lays?: boolean
+  /** Goes over the whole piece, not only where the picture is. */
+  covers?: 'piece'
   home?: HomeStep
 }
 
@@ -123,6 +132,8 @@ export type Effect =
   | { kind: 'whites'; whites: Whites }
   | { kind: 'mirror-only-lettering' }
   | { kind: 'tape'; width: Figure }
+  /** So many pictures lie one over the other. */
+  | { kind: 'layers'; layers: number }
 
 export interface Option {
   id: string
@@ -196,6 +207,8 @@ export interface Recipe {
   faults: Fault[]
   /** What fails is a film of its own, before the piece is touched. */
   filmApart?: true
+  /** Takes the ink of a magazine's inside pages. */
+  takesPages?: true
   /** Words for the states of this method where they differ from the ramp's. */
   words: Partial<Record<PieceState, string>>
   care: string[]

@@ -1,5 +1,6 @@
 export { placeSessions, type PlacedSession, type SessionProblem } from './place'
 export { intendedSplit, judgeSplit, enumerateSplits, sittingsOf, type Setting, type Split, type SessionLoad, type Judged } from './split'
 export { turnsOf, atRatio, extraMinutes, type Turns, type Crowd } from './turns'
+export { forHome } from './toGo'
 export { firstOpening } from './opening'
 export { placeOn, timelineOf, type Timeline } from './timeline'

@@ -186,7 +186,8 @@ function waits(
         { laidAt: laidAt ?? a.to, rubAt: b.from, ...minutes, climate, coat: resolved.coat, surface: resolved.surface },
         figures,
       )
-      cured = { ...c, laidIn: a.id, rubIn: b.id }
+      // Of two cures the one that holds least is told; both holding, the first.
+      if (!cured || rank(c.verdict) > rank(cured.verdict)) cured = { ...c, laidIn: a.id, rubIn: b.id }
       if (c.verdict !== 'ready')
         problems.push({ kind: c.verdict === 'risky' ? 'risky' : 'too-soon', after: s.id, before: next.id, sessionId: b.id })
     } else if (minutesBetween(a.to, b.from) < s.then.least.value)
@@ -194,6 +195,8 @@ function waits(
   })
   return { problems, ...(cured && { cured }) }
 }
+
+const rank = (v: Cure['verdict']) => ['ready', 'risky', 'too soon'].indexOf(v)
 
 function stateAtHome(split: Split, resolved: ResolvedRecipe): PieceState {
   return resolved.stages.reduce<PieceState>((state, s) => (split[s.id] !== 'home' && s.makes ? s.makes : state), 'to-print')

@@ -12,7 +12,7 @@ const low = (x: string | number | undefined) => {
 const list = (things: readonly string[]) => (things.length < 2 ? (things[0] ?? '') : `${things.slice(0, -1).join(', ')} y ${things.at(-1)}`)
 const whites: Record<string, string> = { clear: 'transparentes', surface: 'del color de la superficie', white: 'blancos' }
 const ink: Record<string, string> = { toner: 'de tóner', inkjet: 'de inyección de tinta' }
-const hazard: Record<string, string> = { heat: 'la pistola de calor', blade: 'la cuchilla', spray: 'el aerosol' }
+const hazard: Record<string, string> = { heat: 'la pistola de calor', blade: 'la cuchilla', spray: 'el aerosol', drill: 'el taladro' }
 const many = (v: { count: number }, one: string, more: string) => (v.count === 1 ? one : more)
 const pixels = (v: FindingValues['picture-soft']) =>
   v.blurred ? `${v.dpi} píxeles por pulgada, borrosa como si tuviera ${v.real}` : `${v.dpi} píxeles por pulgada a este tamaño`
@@ -37,6 +37,21 @@ const findings: Lines['findings'] = {
       `Solo de adorno: ${say.length(v.diameterMm)} es estrecha para una llama`,
       `El papel de seda y la tinta son combustible. Desde ${say.length(v.wideMm)} la pared de cera queda entre medias, y aun así se vigila encendida.`,
     ),
+  'beyond-piece': (v, say) =>
+    said(
+      'La imagen se sale de su pieza',
+      `Mide ${say.length(v.widthMm)} × ${say.length(v.heightMm)} sobre una cara de ${say.length(v.faceWidthMm)} × ${say.length(v.faceHeightMm)}.`,
+    ),
+  'pages-not-here': (v) =>
+    said(
+      `Una página de revista no sirve para ${low(v.method)}`,
+      'Su papel lleva carga y la tinta queda arriba: se rompe o se corre. La película transparente acepta páginas interiores.',
+    ),
+  'pages-backwards': () =>
+    said('Las letras de una página salen al revés', 'Se coloca boca abajo, y una página no se puede poner en espejo.'),
+  'no-pick-up': () => said('Aún sin recogida', 'Con una fecha el plan puede decir cuándo imprimir, preparar y pedir.'),
+  'not-for-home': (v) =>
+    said(`${v.method} no sirve para llevar a casa`, `«${v.stage}» pide herramientas que no se mandan a casa: se hace en clase, un adulto.`),
   'method-not-for-piece': (v) => said(`${v.method} no va con ${v.piece} de ${v.material}`, 'La película o la tinta no aguantarían.'),
   'reads-backwards': (v) =>
     said('La imagen terminada se leería al revés', v.lettering ? 'Tiene letras.' : 'Sin letras, es solo una imagen en espejo.'),
@@ -106,6 +121,8 @@ const findings: Lines['findings'] = {
   'late-print': (v, say) => said('Imprimir ahora', `Era para ${say.at(v.by)}.`),
   'late-sample': (v, say) =>
     said(`Sin muestra «${v.sample}» a tiempo`, `Había que empezarla a más tardar ${say.at(v.by)}. Mostrar una pieza de la vez anterior.`),
+  'late-gather': (v, say) => said(`Lo que la gente trae (${v.pieces}) debería estar`, `Era para ${say.at(v.by)}: se prepara el día antes.`),
+  'late-pack-kits': (v, say) => said(`Preparar ahora ${n(v.kits, 'juego')} para llevar`, `Era para ${say.at(v.by)}.`),
   'late-trim': (v, say) => said(`${v.stage}, ahora`, `Era para ${say.at(v.by)}.`),
   'late-pack': (v, say) => said('Preparar las bolsas ahora', `Era para ${say.at(v.by)}.`),
   'misses-laying': (v) =>
@@ -238,6 +255,10 @@ const remedies: Lines['remedies'] = {
   'plain-paper': () => 'Papel de copia corriente, 80 g/m²',
   'any-whites': () => 'Cualquier blanco sirve',
   copied: () => 'Se usa una copia',
+  'print-it': () => 'Imprimir imágenes propias',
+  'picture-middle': () => 'Ponerla en el centro',
+  'picture-whole': () => 'Tan grande como la pieza',
+  'hold-in-class': () => 'Hacerlo en clase',
   'do-at-home': (v) => `${v.stage} en casa`,
   arrange: (v) =>
     v.hazard === 'spray' ? 'Organizado al aire libre, por un adulto' : `Permitir aquí ${hazard[String(v.hazard)] ?? v.hazard}`,
@@ -277,17 +298,37 @@ const decisions: Lines['decisions'] = {
   'decision-piece': (v) => `${v.piece}, ${v.material}`,
   'decision-method': (v, say) => [String(v.method), Number(v.cure) > 0 && `${say.minutes(v.cure)} de curado`].filter(Boolean).join(', '),
   'decision-pictures': (v) =>
-    v.stamped
-      ? 'estampado en clase'
-      : `${v.own ? `${v.in} de ${v.people} listas, ` : ''}${n(v.prints, 'impresión', 'impresiones')}, ${v.mirrored ? 'en espejo' : 'sin espejo'}`,
+    v.source === 'magazine'
+      ? 'páginas de revista'
+      : v.source === 'brought'
+        ? 'lo que la gente trae'
+        : v.stamped
+          ? 'estampado en clase'
+          : `${v.own ? `${v.in} de ${v.people} listas, ` : ''}${n(v.prints, 'impresión', 'impresiones')}, ${v.mirrored ? 'en espejo' : 'sin espejo'}`,
   'decision-kit': (v) => `${n(v.blanks, 'pieza')}, ${n(v.things, 'cosa')} por comprar`,
-  'decision-sessions': (v, say) => list(Object.values(v).map((at) => say.at(at))) || 'aún sin fecha',
+  'decision-sessions': ({ home, ...v }, say) => {
+    const [pickUp, back] = Object.values(v).map((at) => say.at(at))
+    if (home)
+      return pickUp === undefined
+        ? 'en casa, aún sin recogida'
+        : [`recogida ${pickUp}`, back !== undefined && `vuelta ${back}`].filter(Boolean).join(', ')
+    return list(Object.values(v).map((at) => say.at(at))) || 'aún sin fecha'
+  },
   'decision-room': (v) =>
     `${n(v.tables, 'mesa')}${Number(v.adults) > 0 ? `, ${Number(v.adults) === 1 ? 'hace falta 1 adulto' : `hacen falta ${v.adults} adultos`}` : ''}`,
-  'decision-takehome': (v) => (v.dated ? `${n(v.sheets, 'hoja')}, ${low(stateWord(v.state as PieceState))}` : 'cuando haya fecha'),
+  'decision-takehome': (v) =>
+    v.home
+      ? `${n(v.sheets, 'hoja')}, todo en casa`
+      : v.dated
+        ? `${n(v.sheets, 'hoja')}, ${low(stateWord(v.state as PieceState))}`
+        : 'cuando haya fecha',
 }
 
 const errands: Lines['errands'] = {
+  gather: (v) => said(`Reunir lo que la gente trae (${v.pieces})`, 'y prepararlo'),
+  'pack-kits': (v) => said(`Preparar ${n(v.kits, 'juego')} para llevar`, 'frascos etiquetados, impresiones cortadas'),
+  'hand-out': (v) => said(`Entregar ${n(v.kits, 'juego')}`),
+  'take-back': (v) => said('Recoger lo que se vuelve a usar', `de ${n(v.kits, 'juego')}`),
   order: (v) => said('Pedir', `${n(v.things, 'cosa')} por comprar`),
   collect: () => said('Reunir las imágenes', 'la de cada uno'),
   paint: (v) => said(String(v.stage), 'y dejar secar'),

@@ -6,7 +6,7 @@ import { recipesOf } from '#core/house'
 import { materials } from '#core/kit'
 import { planWorkshop } from '#core/plan'
 import { beforeText, englishLines, figureName, inBoth, phrases, sayField, sayPlan, sheetMarkdown, sheetText } from '#core/phrases'
-import { cautions, pieceKinds, recipes, roomStations, takesPiece, woods } from '#core/recipe'
+import { cautions, extras, pieceKinds, recipes, roomStations, takesPiece, woods } from '#core/recipe'
 import { figureList } from '#core/plan'
 import { sayClock, sayDay, sayDayClock } from '#core/time'
 import { newWorkshop, type Workshop } from '#core/workshop'
@@ -38,7 +38,7 @@ describe('nothing is missing', () => {
   })
   it('every word of the craft', () => {
     const wanted = new Set(
-      'paper text where dries note goesHome heightName widthName name plural noun care next now seen forgives look bag why question believes fail pass few more title summary one prepare'.split(
+      'paper text where dries note goesHome heightName widthName name plural noun care next now seen forgives look bag why question believes fail pass few more title summary one prepare not'.split(
         ' ',
       ),
     )
@@ -48,7 +48,7 @@ describe('nothing is missing', () => {
       if (Array.isArray(x)) return x.forEach((y) => walk(y, key))
       if (typeof x === 'object' && x !== null) for (const [k, y] of Object.entries(x)) walk(y, k)
     }
-    for (const x of [recipes, pieceKinds, cautions, roomStations, woods, materials]) walk(x, '')
+    for (const x of [recipes, extras, pieceKinds, cautions, roomStations, woods, materials]) walk(x, '')
     for (const { name, look, feel } of symptoms) for (const x of [name, look, feel]) if (!(x in spanish.words)) missing.add(x)
     for (const r of recipes) for (const word of Object.values(r.words ?? {})) if (!(word in spanish.words)) missing.add(word)
     expect([...missing]).toEqual([])

@@ -7,7 +7,7 @@ import { minutesBetween, roundUpToHour, wakingFrom, type Hours, type Zoned } fro
 import type { Participant, Piece } from '#core/workshop'
 
 /** The states in which pieces go home, in the order of the work. */
-export const homeGroups = ['not-laid', 'rub-at-home', 'rub-on', 'seal-at-home', 'finish-at-home', 'finished'] as const
+export const homeGroups = ['not-laid', 'all-at-home', 'rub-at-home', 'rub-on', 'seal-at-home', 'finish-at-home', 'finished'] as const
 export type HomeGroup = (typeof homeGroups)[number]
 
 /** A sheet that is true for one person's piece. Instants in the house's zone. */
@@ -49,6 +49,8 @@ export interface TakeHomeSheet {
 
 export interface TakeHomeInput {
   design: string
+  /** They have kits to go: everything is done at home. */
+  toGo?: boolean
   /** Who makes the design, and how many pieces of it. */
   participants: readonly Participant[]
   makes: (p: Participant) => number
@@ -84,6 +86,8 @@ export function takeHomeSheets(input: TakeHomeInput): TakeHomeSheet[] {
 /** What somebody who works at home needs and takes along, by material, and how many do. */
 export interface HomeNeeds {
   people: number
+  /** Of them, who has a kit to go. */
+  kits: number
   materials: Record<string, number>
 }
 
@@ -92,7 +96,7 @@ export function homeNeeds(sheets: readonly TakeHomeSheet[]): HomeNeeds {
   const materials: Record<string, number> = {}
   const working = sheets.filter((s) => s.things.length > 0)
   for (const s of working) for (const m of s.things) materials[m] = (materials[m] ?? 0) + 1
-  return { people: working.length, materials }
+  return { people: working.length, kits: working.filter((s) => s.group === 'all-at-home').length, materials }
 }
 
 /** The input, with the ready times of each laid time worked out once. */
@@ -100,12 +104,13 @@ type Sheeting = TakeHomeInput & { readyFrom: (at: Zoned) => TakeHomeSheet['ready
 
 function sheet(p: Participant, number: number, i: Sheeting): TakeHomeSheet {
   const own = i.known(p.id, number)
-  const state = own?.asIs ? own.state : goingHome(p, own, i)
+  const state = own?.asIs || (own && i.toGo) ? own.state : goingHome(p, own, i)
   const group = groupOf(state, i)
-  const left = group === 'not-laid' ? [] : remaining(state, i)
+  const left = group === 'not-laid' ? [] : remaining(state, i).filter((s) => !i.toGo || s.mayBe.includes('home'))
   const steps = left.flatMap((s) => (s.home ? [s.home] : []))
   const ready = group === 'rub-at-home' ? whenReady(own?.laidAt ?? laidAt(p, i), i) : undefined
-  const wait = state === 'laid' && group === 'rub-at-home' && !ready ? i.readyFrom(i.now) : undefined
+  const unknown = (state === 'laid' && group === 'rub-at-home' && !ready) || group === 'all-at-home'
+  const wait = unknown ? i.readyFrom(i.now) : undefined
   const chain = statesOf(i.resolved)
   const things =
     group === 'not-laid'
@@ -129,15 +134,11 @@ function sheet(p: Participant, number: number, i: Sheeting): TakeHomeSheet {
     steps,
     chain,
     done: chain.filter((s) => rank(s) <= rank(state)).length,
-    bag: group === 'not-laid' ? [] : [`Your ${i.pieceName}`, ...new Set(things.map((m) => m.bag!))],
+    bag: group === 'not-laid' ? [] : [`Your ${i.pieceName}`, ...new Set(things.map((m) => inBag(m, group)))],
     things: things.map((m) => m.material),
     faults: steps.length > 0 ? i.resolved.recipe.faults : [],
     cautions: [
-      ...cautionLines(
-        left.flatMap((s) => s.cautions),
-        p,
-        steps.length > 0,
-      ),
+      ...cautionLines([...left.flatMap((s) => s.cautions), ...(i.toGo ? (['household'] as const) : [])], p, steps.length > 0),
       ...(i.ownCautions ?? [])
         .filter((c) => steps.length > 0 && (c.stage === null || left.some((s) => s.id === c.stage)))
         .map((c) => `${c.where}: ${c.text}`),
@@ -179,7 +180,7 @@ function isTooEarly(stage: string, laid: Zoned | undefined, from: Zoned, i: Shee
 }
 
 function groupOf(state: PieceState, i: TakeHomeInput): HomeGroup {
-  if (rank(state) < rank('laid')) return 'not-laid'
+  if (rank(state) < rank('laid')) return i.toGo ? 'all-at-home' : 'not-laid'
   const left = remaining(state, i).filter((s) => s.home)
   if (left.length === 0) return 'finished'
   if (left.some((s) => s.round)) return rank(state) < rank('rub-1') ? 'rub-at-home' : 'rub-on'
@@ -230,11 +231,15 @@ function readyTimes(at: Zoned, i: TakeHomeInput): TakeHomeSheet['ready'] {
   }
 }
 
+/** What a thing is called in a bag: of a kit to go the print is not the spare one alone. */
+const inBag = (m: ResolvedRecipe['materials'][number], group: HomeGroup): string =>
+  m.basis === 'print' && group === 'all-at-home' ? 'Your print and a spare, cut' : m.bag!
+
 /** What the bag holds for these stages. */
 function thingsFor(stagesAtHome: readonly string[], i: TakeHomeInput): ResolvedRecipe['materials'] {
   return i.resolved.materials.filter(
     (m) =>
-      m.bag &&
+      (m.bag ?? (i.toGo && m.basis === 'print')) &&
       (!m.onlyFor || m.onlyFor.includes(i.kind)) &&
       (m.basis === 'print' ? stagesAtHome.length > 0 : m.stages.some((s) => stagesAtHome.includes(s))),
   )

@@ -1,5 +1,5 @@
-export { allowed, workshopShape, newWorkshop, drawings, seatNumber, tableName, limits } from './workshop'
-export type { Allow, KeepClear, Workshop, Participant, Design, Session, Piece, TypedLength, Drawing } from './workshop'
+export { allowed, workshopShape, newWorkshop, drawings, pictureSources, seatNumber, tableName, limits } from './workshop'
+export type { Allow, KeepClear, Workshop, Participant, Design, Session, Piece, PictureSource, TypedLength, Drawing } from './workshop'
 export { asItIs, type LetteringSuggestion, type Picture, type PictureEdit, type PictureMark, type PrintLock } from './picture'
 export {
   applyChanges,
@@ -30,6 +30,7 @@ export {
   newPiece,
   pieceOf,
   piecesOf,
+  takesKit,
   type MadePiece,
   type OwnChoices,
 } from './pieces'

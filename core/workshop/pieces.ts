@@ -15,6 +15,9 @@ export const makes = (w: Pick<Workshop, 'designs'>, person: Pick<Participant, 'm
 export const makersOf = (w: Pick<Workshop, 'designs' | 'group'>, design: Design): Participant[] =>
   w.group.participants.filter((p) => makes(w, p, design) > 0)
 
+/** Who does everything at home, from a kit to go: all of a workshop that is held so, or those who take one. */
+export const takesKit = (w: Pick<Workshop, 'held'>, p: Pick<Participant, 'kit'>): boolean => w.held === 'home' || p.kit === true
+
 /** A piece that somebody makes: participant x design x number, with what is known of it. */
 export interface MadePiece {
   designId: string

@@ -1,5 +1,5 @@
 import * as v from 'valibot'
-import { ageBands, inks, outlines, pieceStates, shareBys, whitesBecome } from '#core/recipe'
+import { ageBands, edges, inks, outlines, pieceStates, shareBys, whitesBecome } from '#core/recipe'
 import { remembered } from './remembered'
 import { erasedShape, pictureShape, printLock } from './picture'
 import { instant, isClock, isDate } from '#core/time'
@@ -42,6 +42,8 @@ const participant = v.object({
   age: v.picklist(ageBands, `not an age band | Say one of ${ageBands.join(', ')}.`),
   /** Ids of the sessions this person will miss, or has missed. */
   misses: v.pipe(v.array(id()), v.maxLength(limits.sessions)),
+  /** Does everything at home, from a kit to go; left out, comes to the classes. */
+  kit: v.optional(v.boolean()),
   /** How many of each design this person makes, where it is not what everybody does. */
   makes: v.optional(v.record(id(), count(0, 9))),
 })
@@ -58,6 +60,18 @@ const keepClearBox = v.object({
 })
 export type KeepClear = v.InferOutput<typeof keepClearBox>
 
+/** What pictures are made of: those of the house stand in for each other; of own ones each has two; magazine pages and what people bring
+ *  are not printed. */
+export const pictureSources = ['house', 'own', 'magazine', 'brought'] as const
+export type PictureSource = (typeof pictureSources)[number]
+
+/** A picture that does not fill its piece: its size, where its lower left corner is on the face (left out: in the middle), its edge. */
+const placed = v.object({
+  width: typedLength,
+  height: typedLength,
+  at: v.optional(v.object({ xMm: side(), yMm: side() })),
+})
+
 const design = v.object({
   id: id(),
   kind: id(),
@@ -67,8 +81,17 @@ const design = v.object({
   thickness: v.optional(typedLength),
   recipe: v.object({ id: id(), version: count(1, 1000) }),
   choices: v.record(v.pipe(v.string(), v.maxLength(40)), v.pipe(v.string(), v.maxLength(40))),
-  /** Pictures of the house can stand in for each other; own pictures cannot. */
-  pictures: v.picklist(['house', 'own'], 'not a source of pictures | Say "house" or "own".'),
+  pictures: v.picklist(pictureSources, `not a source of pictures | Say one of ${pictureSources.join(', ')}.`),
+  /** Left out, the picture fills the face. */
+  on: v.optional(placed),
+  /** How the picture ends; left out, straight, or as the piece. */
+  edge: v.optional(v.picklist(edges, `not an edge | Say one of ${edges.join(', ')}.`)),
+  /** Finishing, by id. */
+  finish: v.optional(v.pipe(v.array(id()), v.maxLength(12))),
+  /** What is aimed at; left out, nobody has said. */
+  quality: v.optional(v.picklist(['clean', 'worn'], 'not an aim | Say clean or worn.')),
+  /** People bring their own blanks: stones, boards. */
+  brings: v.optional(v.boolean()),
   lettering: v.boolean(),
   /** The print setting; null means as the plan advises. */
   mirrored: v.nullable(v.boolean()),
@@ -169,6 +192,8 @@ export const workshopShape = v.pipe(
       v.maxLength(limits.designs, `more than ${limits.designs} designs | Plan a second workshop.`),
       v.check(unique, 'two designs have one id | Give each an id of its own.'),
     ),
+    /** Held at home, from kits to go: the first date is the pick-up, a second the return. Left out, in classes. */
+    held: v.optional(v.literal('home')),
     sessions: v.pipe(
       v.array(remembered(session)),
       v.maxLength(limits.sessions, `more than ${limits.sessions} sessions | Plan a second workshop.`),

@@ -28,7 +28,29 @@ export const piece: Find = (s, plan) => {
     )
   }
   if (!takesMaterial(s.recipe, s.design.material)) found.push(notForThis(s))
+  found.push(...beyond(s))
   return found
+}
+
+/** A picture that goes over the edge of its piece: moved to the middle where it fits, else as large as the face. */
+function beyond(s: Situation): Finding[] {
+  const { on } = s.design
+  if (!on) return []
+  const fits = (mm: number, at: number | undefined, face: number) => mm <= face + 1e-6 && (at === undefined || at + mm <= face + 1e-6)
+  if (fits(on.width.mm, on.at?.xMm, s.face.widthMm) && fits(on.height.mm, on.at?.yMm, s.face.heightMm)) return []
+  const middle = fits(on.width.mm, undefined, s.face.widthMm) && fits(on.height.mm, undefined, s.face.heightMm)
+  return [
+    finding(
+      'beyond-piece',
+      'stop',
+      'piece',
+      { widthMm: on.width.mm, heightMm: on.height.mm, faceWidthMm: s.face.widthMm, faceHeightMm: s.face.heightMm },
+      [
+        ...(middle ? [remedy('picture-middle', [change(s.workshop, inDesign(s).on.at, null)])] : []),
+        remedy('picture-whole', [change(s.workshop, inDesign(s).on, null)]),
+      ],
+    ),
+  ]
 }
 
 /** Tissue and ink are fuel: on a narrow candle the flame would reach them. */

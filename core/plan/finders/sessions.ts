@@ -1,11 +1,30 @@
+import { hazardOf, latestRecipe } from '#core/recipe'
 import { minutesBetween } from '#core/time'
 import { change, inWorkshop, pieceOf } from '#core/workshop'
 import type { Remedy } from '../shapes'
 import type { Situation } from '../situation'
-import { finding, remedy, type Find, type FindAll } from './ways'
+import { finding, remedy, takeMethod, type Find, type FindAll } from './ways'
 
-export const noDate: FindAll = (_parts, plan) =>
-  plan.sessions.length === 0 && plan.people > 0 ? [finding('no-date', 'look', 'sessions')] : []
+export const noDate: FindAll = (parts, plan) =>
+  plan.sessions.length === 0 && plan.people > 0
+    ? [finding(parts[0]!.s.workshop.held === 'home' ? 'no-pick-up' : 'no-date', 'look', 'sessions')]
+    : []
+
+/** Nobody is sent home with a heat tool or a drill to do. */
+export const notForHome: Find = (s) => {
+  const stage = s.kitsWork.cannot[0]
+  if (s.toGo.length === 0 || !stage) return []
+  const others = s.recipes
+    .filter((r) => r.id !== s.recipe.id && s.design.material in r.surfaces && latestRecipe(r.id, s.recipes) === r)
+    .filter((r) => !r.stages.some((x) => x.cautions.some((c) => hazardOf(c) === 'heat')))
+  const held = s.workshop.held === 'home' ? [remedy('hold-in-class', [change(s.workshop, inWorkshop.held, null)])] : []
+  return [
+    finding('not-for-home', 'stop', 'method', { method: s.recipe.name, stage: stage.name }, [
+      ...held,
+      ...others.slice(0, 2).map((r) => takeMethod(s, r.id)),
+    ]),
+  ]
+}
 
 export const sessionShapes: FindAll = (parts, plan) =>
   plan.sessions.flatMap((x) =>
@@ -36,7 +55,7 @@ export const allPast: FindAll = (_parts, plan) =>
 export const missing: Find = (s, plan) => {
   const laying = s.resolved.stages.find((x) => x.makes === 'laid')
   const place = laying && plan.split.split[laying.id]
-  const away = s.makers.filter((p) => place && p.misses.includes(place) && !pieceOf(s.workshop, p.id, s.design.id)?.laidAt)
+  const away = s.inClass.filter((p) => place && p.misses.includes(place) && !pieceOf(s.workshop, p.id, s.design.id)?.laidAt)
   return away.length
     ? [finding('misses-laying', 'note', 'group', { who: away.map((p) => p.name ?? `seat ${p.seat}`).join(', '), count: away.length })]
     : []
@@ -48,7 +67,7 @@ export const lateErrands: FindAll = (parts, plan) => {
     (e) => e.state === 'late' && s.sessions.some((x) => x.id === e.sessionId && minutesBetween(s.now, x.from) > 0),
   )
   return ahead
-    .filter((e) => e.code !== 'set-up')
+    .filter((e) => e.code !== 'set-up' && e.code !== 'hand-out' && e.code !== 'take-back')
     .map((e) =>
       finding(`late-${e.code}`, 'look', 'sessions', { ...e.values, by: e.by }, [
         {

@@ -1,5 +1,5 @@
 import type { FindingValues, SuitValues } from '#core/codes'
-import { blankMaterial, hazardOf, type Hazard } from '#core/recipe'
+import { blankMaterial, hazardOf, latestRecipe, type Hazard } from '#core/recipe'
 import { suit, type Suit } from '#core/suitability'
 import { change, inWorkshop } from '#core/workshop'
 import type { Figured, Finding, Remedy } from '../shapes'
@@ -16,11 +16,12 @@ import {
   type Find,
   keepWhites,
   methodsWith,
+  takeMethod,
   takeOption,
 } from './ways'
 
 /** Whether pictures, prints and what is allowed suit the method, each with its way out. */
-export const suits: Find = (s, plan) => [...printSuits(s), ...allowances(s, plan), ...seams(s, plan)]
+export const suits: Find = (s, plan) => [...printSuits(s), ...pages(s), ...allowances(s, plan), ...seams(s, plan)]
 
 function printSuits(s: Situation): Finding[] {
   const pictures = { ...s.design.picture, lettering: s.lettering }
@@ -35,11 +36,38 @@ function printSuits(s: Situation): Finding[] {
     ...s.picture,
     printers: s.printers,
   })
-  const printed = s.resolved.noPrint ? found.filter((x) => x.code === 'whites-wish') : found
+  const counts = countsFor(s)
+  const printed = found.filter((x) => counts(x.code))
   return printed.map((x) => ({
     ...finding(x.code, x.level, 'pictures', x.values as FindingValues[typeof x.code], wayOut(s, x)),
     mark: x.mark,
   }))
+}
+
+/** What is found of pictures that are printed here; of a page only its paper and its whites, of what people bring all but how it was printed;
+ *  of a stamp its whites. */
+function countsFor(s: Situation): (code: Suit['code']) => boolean {
+  const { pictures } = s.design
+  const ofPage: Suit['code'][] = ['whites-wish', 'whites-vanish', 'coated', 'paper-heavy', 'paper-thick', 'precious', 'faces']
+  if (pictures === 'magazine') return (c) => ofPage.includes(c)
+  if (pictures === 'brought') return (c) => ofPage.includes(c) || c === 'smear-test' || c === 'smear-failed' || c === 'wrong-ink'
+  return s.resolved.noPrint ? (c) => c === 'whites-wish' : () => true
+}
+
+/** A page is not every method's: its ink sits on coated or filled paper, and it cannot be mirrored. */
+const pages = (s: Situation): Finding[] => {
+  if (s.design.pictures !== 'magazine') return []
+  const others = s.recipes
+    .filter((r) => r.takesPages && r.id !== s.recipe.id && s.design.material in r.surfaces && latestRecipe(r.id, s.recipes) === r)
+    .map((r) => takeMethod(s, r.id))
+  const printed = remedy('print-it', [change(s.workshop, inDesign(s).pictures, 'own')])
+  const backwards = s.lettering && s.resolved.print.laidFaceDown
+  return [
+    ...(s.recipe.takesPages
+      ? []
+      : [{ ...finding('pages-not-here', 'look', 'pictures', { method: s.recipe.name }, [...others, printed]), mark: 'P' as const }]),
+    ...(backwards ? [finding('pages-backwards', 'look', 'pictures', {}, [...others, printed])] : []),
+  ]
 }
 
 /** Each code's ways out, as data beside its code. */
@@ -106,7 +134,8 @@ function allowances(s: Situation, plan: Figured): Finding[] {
     const session = s.sessions.find((x) => x.id === place)
     return stage.cautions.flatMap((c) => {
       const hazard = hazardOf(c)
-      if (!hazard || s.allow[hazard] || !session) return []
+      // Who drills has chosen to: it is the adult at it that counts, not leave.
+      if (!hazard || hazard === 'drill' || s.allow[hazard] || !session) return []
       const code = hazard === 'spray' ? 'spray-indoors' : (`${hazard}-not-allowed` as const)
       const values = { stage: stage.name, session: session.number }
       return [finding(code, 'stop', hazard === 'spray' ? 'method' : 'room', values, withoutHazard(s, stage.id, hazard))]
@@ -114,7 +143,7 @@ function allowances(s: Situation, plan: Figured): Finding[] {
   })
 }
 
-function withoutHazard(s: Situation, stage: string, hazard: Hazard): Remedy[] {
+function withoutHazard(s: Situation, stage: string, hazard: Exclude<Hazard, 'drill'>): Remedy[] {
   const makes = (o: { effects: { kind: string; stage?: string; caution?: string }[] }) =>
     o.effects.some((e) => e.kind === 'caution' && hazardOf(e.caution as never) === hazard)
   const guilty = s.resolved.chosen.find((c) => makes(c.option))

@@ -98,7 +98,7 @@ export const gessoGround: Recipe = {
       home: { title: 'Dry it through', few: 'At least 30 minutes.', more: 'Let it dry through: at least 30 minutes, until it no longer feels cool.' },
     },
     {
-      id: 'seal', name: 'Seal', mayStop: true, attended: true, minutes: figure(3, 'min', 'E'), station: 'seal table', mayBe: ['session', 'home'], optional: true, lays: true,
+      id: 'seal', name: 'Seal', covers: 'piece', mayStop: true, attended: true, minutes: figure(3, 'min', 'E'), station: 'seal table', mayBe: ['session', 'home'], optional: true, lays: true,
       pass: 'Thin and even, strokes one way.', fail: 'Puddles or brush lines.', cautions: ['varnish', 'rinse'],
       home: { title: 'Seal it', few: 'One thin coat of matt varnish, strokes one way.', more: 'One thin coat of water-based matt varnish from edge to edge, strokes one way.' },
     },
@@ -106,11 +106,11 @@ export const gessoGround: Recipe = {
   materials: [
     { material: 'blank', note: '', basis: 'blank', amount: figure(1, 'count', 'P'), stages: ['coat'] },
     { material: 'print', note: 'mirrored', basis: 'print', amount: figure(1, 'count', 'P'), stages: ['lay'], bag: 'Spare print' },
-    { material: 'gesso', note: 'white, thin enough to brush', basis: 'area', films: [{ stage: 'coat', film: 'chosen', coats: figure(1, 'count', 'P') }, { stage: 'texture', film: 'heavy', coats: figure(1, 'count', 'E') }], held: figure(4, 'ml', 'E'), waste: figure(0.15, 'share', 'E'), share: { by: 'pair', options: ['each', 'pair', 'table', 'stagger'] }, stages: ['coat', 'texture'] },
-    { material: 'foam-brush', note: '25 mm', basis: 'person', amount: figure(1, 'count', 'P'), stages: ['coat'], share: { by: 'each', options: ['each', 'pair', 'table', 'stagger'] } },
+    { material: 'gesso', note: 'white, thin enough to brush', basis: 'area', films: [{ stage: 'coat', film: 'chosen', coats: figure(1, 'count', 'P') }, { stage: 'texture', film: 'heavy', coats: figure(1, 'count', 'E') }], held: figure(4, 'ml', 'E'), waste: figure(0.15, 'share', 'E'), share: { by: 'pair', options: ['each', 'pair', 'table', 'stagger'] }, stages: ['coat', 'texture'], bag: 'Lidded pot of gesso, labelled' },
+    { material: 'foam-brush', note: '25 mm', basis: 'person', amount: figure(1, 'count', 'P'), stages: ['coat'], share: { by: 'each', options: ['each', 'pair', 'table', 'stagger'] }, bag: 'Foam brush' },
     { material: 'cup', note: 'for the gesso', basis: 'person', amount: figure(1, 'count', 'P'), stages: ['coat'], share: { by: 'pair', options: ['each', 'pair', 'table', 'stagger'] }, durable: true },
     { material: 'mister', note: 'fine spray of water', basis: 'person', amount: figure(1, 'count', 'P'), stages: ['mist', 'scuff'], share: { by: 'table', options: ['pair', 'table', 'stagger'] }, durable: true, bag: 'Mister' },
-    { material: 'press-card', note: 'on smooth ground', basis: 'person', amount: figure(1, 'count', 'P'), stages: ['lay'], share: { by: 'each', options: ['each', 'pair', 'table', 'stagger'] }, durable: true },
+    { material: 'press-card', note: 'on smooth ground', basis: 'person', amount: figure(1, 'count', 'P'), stages: ['lay'], share: { by: 'each', options: ['each', 'pair', 'table', 'stagger'] }, durable: true, bag: 'Old card, to press with' },
     { material: 'cloth', note: 'wipes the back; presses on texture', basis: 'person', amount: figure(1, 'count', 'P'), stages: ['lay', 'rub1'], share: { by: 'each', options: ['each', 'pair', 'table'] }, durable: true, bag: 'Cloth' },
     { material: 'sandpaper', note: 'a quarter sheet, fine', basis: 'person', amount: figure(0.25, 'count', 'E'), stages: ['scuff'], share: { by: 'each', options: ['each', 'pair', 'table'] }, bag: 'A piece of fine sandpaper' },
     { material: 'bag-paper', note: 'brown, crumpled', basis: 'person', amount: figure(1, 'count', 'P'), stages: ['rub3'], bag: 'Brown bag paper' },

@@ -30,9 +30,19 @@ export const mediumTransfer: Recipe = {
   words: {},
   stages: [
     {
-      id: 'paint', name: 'Paint white', mayStop: true, attended: true, minutes: figure(30, 'min', 'E'), mayBe: ['ahead'], optional: true, lays: true,
+      id: 'paint', name: 'Paint white', mayStop: true, attended: true, minutes: figure(30, 'min', 'E'), mayBe: ['ahead'], optional: true, lays: true, covers: 'piece',
       pass: 'Even white, dry to the touch, sanded smooth.', fail: 'Cool or tacky: not dry yet.', cautions: ['old-paint', 'dust'],
       then: { least: figure(720, 'min', 'E'), why: 'Any paint must be dry before the print is laid.' },
+    },
+    {
+      id: 'paint-colour', name: 'Paint the ground', mayStop: true, attended: true, minutes: figure(30, 'min', 'E'), mayBe: ['ahead'], optional: true, lays: true, covers: 'piece',
+      pass: 'Even colour, pale enough that the picture shows, dry to the touch.', fail: 'Cool or tacky: not dry yet.', cautions: ['old-paint', 'dust'],
+      then: { least: figure(720, 'min', 'E'), why: 'Any paint must be dry before the print is laid.' },
+    },
+    {
+      id: 'prime', name: 'Lay a ground', mayStop: true, attended: true, minutes: figure(20, 'min', 'E'), mayBe: ['ahead'], optional: true, lays: true, covers: 'piece',
+      pass: 'Thin, matt and even; dry to the touch.', fail: 'Ridges: they show through the print.', cautions: ['rinse'],
+      then: { least: figure(720, 'min', 'E'), why: 'A ground must be dry before the print is laid.' },
     },
     {
       id: 'print', name: 'Print', mayStop: true, makes: 'printed', attended: true, minutes: figure(20, 'min', 'E'), mayBe: ['ahead'],
@@ -98,18 +108,33 @@ export const mediumTransfer: Recipe = {
       home: { title: 'Rub once more', few: 'A dry fingertip, only where haze is.', more: 'One more soft round with a dry fingertip, only where haze is left.' },
     },
     {
+      id: 'over-coat', name: 'Coat again', attended: true, minutes: figure(4, 'min', 'E'), station: 'table', mayBe: ['session'], optional: true, lays: true,
+      pass: 'Thin and even over the dry first picture.', fail: 'The first picture smears: it was not dry.', cautions: ['skin'],
+      then: { least: figure(0, 'min', 'P'), most: figure(3, 'min', 'E'), why: 'The print goes down while the coat is wet.' },
+    },
+    {
+      id: 'over-lay', name: 'Lay the second print', attended: true, minutes: figure(6, 'min', 'E'), station: 'table', mayBe: ['session'], optional: true, lays: true,
+      pass: 'Where it was meant: nothing shows through the paper.', fail: 'Bubbles, or beside its place.', cautions: ['skin', 'rinse'], mayStop: true,
+      then: { least: figure(720, 'min', 'P'), cures: true, why: 'Rubbed sooner, the ink comes off with the paper.' },
+    },
+    {
+      id: 'over-rub', name: 'Wet and rub the second', mayStop: true, attended: true, minutes: figure(15, 'min', 'E'), station: 'table', mayBe: ['session', 'home'], optional: true,
+      pass: 'Both pictures clear, no crumbs.', fail: 'Colour on your finger: stop, dry longer.', cautions: ['water', 'fingers', 'pulp'],
+      home: { title: 'Wet and rub the second', few: 'A damp cloth until it reads through, then soft circles. Sticky? Stop.', more: 'Lay a damp cloth on top until the second picture reads through, then rub in small soft circles with one fingertip. Colour on the finger means stop.' },
+    },
+    {
       id: 'dry', name: 'Dry through', attended: false, minutes: figure(30, 'min', 'E'), station: 'rack', mayBe: ['session', 'home'],
       pass: 'Dry through, not only on top.', fail: 'Cool to the touch: the top coat would cloud.', cautions: [],
       home: { title: 'Dry it through', few: 'At least 30 minutes, until it no longer feels cool.', more: 'Let it dry through, not only on top: at least 30 minutes, until it no longer feels cool. Sealed damp, the coat clouds.' },
     },
     {
-      id: 'seal1', name: 'Seal', mayStop: true, makes: 'sealed', attended: true, minutes: figure(3, 'min', 'E'), station: 'seal table', mayBe: ['session', 'home'], lays: true,
+      id: 'seal1', name: 'Seal', mayStop: true, makes: 'sealed', attended: true, minutes: figure(3, 'min', 'E'), station: 'seal table', mayBe: ['session', 'home'], lays: true, covers: 'piece',
       pass: 'Thin and even, strokes one way.', fail: 'Puddles or brush lines.', cautions: ['varnish', 'rinse'],
       then: { least: figure(30, 'min', 'E'), why: 'A coat dries before anything else touches it, by touch and label; a fan helps.' },
       home: { title: 'Seal it', few: 'One thin coat from edge to edge, strokes one way. Then leave it: at least 30 minutes.', more: 'One thin coat from edge to edge, strokes one way, not gone over again. Let it dry by touch and label, at least 30 minutes; leave it open and flat until it no longer feels cool.' },
     },
     {
-      id: 'seal2', name: 'Seal, second coat', mayStop: true, makes: 'sealed', optional: true, attended: true, minutes: figure(3, 'min', 'E'), station: 'seal table', mayBe: ['session', 'home'], lays: true,
+      id: 'seal2', name: 'Seal, second coat', mayStop: true, makes: 'sealed', optional: true, attended: true, minutes: figure(3, 'min', 'E'), station: 'seal table', mayBe: ['session', 'home'], lays: true, covers: 'piece',
       pass: 'Clear once dry, no tack.', fail: 'Cloudy: too thick or too damp.', cautions: ['varnish'],
       home: { title: 'Seal again', few: 'A second thin coat across the first.', more: 'A second thin coat. Leave it open and flat until it no longer feels cool.' },
     },
@@ -118,17 +143,19 @@ export const mediumTransfer: Recipe = {
     { material: 'blank', note: '', basis: 'blank', amount: figure(1, 'count', 'P'), stages: ['coat'] },
     { material: 'print', note: 'mirrored, thin paper', basis: 'print', amount: figure(1, 'count', 'P'), stages: ['lay'], bag: 'Spare print' },
     {
-      material: 'decoupage-glue', note: 'lays and seals', basis: 'area', stages: ['coat', 'seal1', 'seal2'],
-      films: [{ stage: 'coat', film: 'chosen', coats: figure(1, 'count', 'P') }, { stage: 'seal1', film: 'light', coats: figure(1, 'count', 'P') }, { stage: 'seal2', film: 'light', coats: figure(1, 'count', 'P') }],
+      material: 'decoupage-glue', note: 'lays and seals', basis: 'area', stages: ['coat', 'over-coat', 'seal1', 'seal2'],
+      films: [{ stage: 'coat', film: 'chosen', coats: figure(1, 'count', 'P') }, { stage: 'over-coat', film: 'light', coats: figure(1, 'count', 'E') }, { stage: 'seal1', film: 'light', coats: figure(1, 'count', 'P') }, { stage: 'seal2', film: 'light', coats: figure(1, 'count', 'P') }],
       held: figure(4, 'ml', 'E'), waste: figure(0.15, 'share', 'E'), share: { by: 'pair', options: ['each', 'pair', 'table'] }, bag: 'Lidded pot of decoupage glue, labelled',
     },
     { material: 'white-paint', note: 'two coats, by staff', basis: 'area', films: [{ stage: 'paint', film: 'light', coats: figure(2, 'count', 'E') }], held: figure(10, 'ml', 'E'), waste: figure(0.15, 'share', 'E'), share: { by: 'room', options: ['room'] }, stages: ['paint'], optional: true },
+    { material: 'colour-paint', note: 'two thin coats, by staff', basis: 'area', films: [{ stage: 'paint-colour', film: 'light', coats: figure(2, 'count', 'E') }], held: figure(10, 'ml', 'E'), waste: figure(0.15, 'share', 'E'), share: { by: 'room', options: ['room'] }, stages: ['paint-colour'], optional: true },
+    { material: 'gesso', note: 'one thin coat, by staff', basis: 'area', films: [{ stage: 'prime', film: 'light', coats: figure(1, 'count', 'E') }], held: figure(10, 'ml', 'E'), waste: figure(0.15, 'share', 'E'), share: { by: 'room', options: ['room'] }, stages: ['prime'], optional: true },
     { material: 'varnish', note: 'water-based, acrylic', basis: 'area', films: [{ stage: 'seal1', film: 'light', coats: figure(1, 'count', 'P') }, { stage: 'seal2', film: 'light', coats: figure(1, 'count', 'P') }], held: figure(4, 'ml', 'E'), waste: figure(0.15, 'share', 'E'), share: { by: 'table', options: ['pair', 'table'] }, stages: ['seal1', 'seal2'], optional: true, bag: 'Lidded pot of varnish, labelled' },
     { material: 'clear-spray', note: 'outdoors, by an adult', basis: 'area', films: [{ stage: 'seal1', film: 'light', coats: figure(1, 'count', 'P') }, { stage: 'seal2', film: 'light', coats: figure(1, 'count', 'P') }], held: figure(0, 'ml', 'E'), waste: figure(0.4, 'share', 'E'), share: { by: 'room', options: ['room'] }, stages: ['seal1', 'seal2'], optional: true },
     { material: 'foam-brush', note: '25 mm, used on both days', basis: 'person', amount: figure(1, 'count', 'P'), stages: ['coat', 'seal1', 'seal2'], share: { by: 'each', options: ['each', 'pair', 'table'] }, bag: 'Foam brush' },
     { material: 'cup', note: 'for the medium', basis: 'person', amount: figure(1, 'count', 'P'), stages: ['coat', 'seal1'], share: { by: 'pair', options: ['each', 'pair', 'table'] }, durable: true },
     { material: 'sandpaper', note: 'a quarter sheet, fine', basis: 'person', amount: figure(0.25, 'count', 'E'), stages: ['sand'], share: { by: 'each', options: ['each', 'pair', 'table'] } },
-    { material: 'press-card', note: 'old plastic card or squeegee', basis: 'person', amount: figure(1, 'count', 'P'), stages: ['lay'], share: { by: 'pair', options: ['each', 'pair', 'table', 'stagger'] }, durable: true },
+    { material: 'press-card', note: 'old plastic card or squeegee', basis: 'person', amount: figure(1, 'count', 'P'), stages: ['lay'], share: { by: 'pair', options: ['each', 'pair', 'table', 'stagger'] }, durable: true, bag: 'Old card, to press with' },
     { material: 'trimmer', note: 'with a rail', basis: 'room', amount: figure(1, 'count', 'E'), stages: ['trim'], durable: true },
     { material: 'baking-paper', note: 'under each piece', basis: 'length', per: 'blank', amount: figure(250, 'mm', 'E'), stages: ['shelve'], bag: 'Baking paper' },
     { material: 'cloth', note: 'wrung out, to wet', basis: 'person', amount: figure(1, 'count', 'P'), stages: ['wet'], share: { by: 'pair', options: ['each', 'pair', 'table'] }, durable: true, bag: 'Cloth' },
@@ -143,8 +170,10 @@ export const mediumTransfer: Recipe = {
     {
       id: 'ground', question: 'Ground', default: 'bare', why: 'White where the picture is pale: it would vanish into the wood.',
       options: [
-        { id: 'white', name: 'white', believes: 'Painted first: whites stay, grain and stains are hidden.', usualFor: ['pale'], notFor: ['canvas', 'muslin', 'journal', 'kraft', 'mat-board', 'slate'], effects: [{ kind: 'surface', surface: 'painted' }, { kind: 'include-stage', stage: 'paint' }, { kind: 'include-material', material: 'white-paint' }, { kind: 'whites', whites: 'white' }] },
+        { id: 'white', name: 'white', believes: 'Painted first: whites stay, grain and stains are hidden.', usualFor: ['pale', 'clean'], notFor: ['canvas', 'muslin', 'journal', 'kraft', 'mat-board', 'slate'], effects: [{ kind: 'surface', surface: 'painted' }, { kind: 'include-stage', stage: 'paint' }, { kind: 'include-material', material: 'white-paint' }, { kind: 'whites', whites: 'white' }] },
         { id: 'bare', name: 'bare', believes: 'Rustic: whites become the wood.', effects: [] },
+        { id: 'colour', name: 'coloured', believes: 'A pale colour under all: whites become that colour.', notFor: ['journal', 'mat-board', 'slate'], effects: [{ kind: 'surface', surface: 'painted' }, { kind: 'include-stage', stage: 'paint-colour' }, { kind: 'include-material', material: 'colour-paint' }] },
+        { id: 'prepared', name: 'prepared', believes: 'A thin matt ground the day before: it drinks evenly, and whites stay.', notFor: ['canvas', 'mat-board', 'slate'], effects: [{ kind: 'include-stage', stage: 'prime' }, { kind: 'include-material', material: 'gesso' }, { kind: 'whites', whites: 'white' }] },
       ],
     },
     {
@@ -152,6 +181,7 @@ export const mediumTransfer: Recipe = {
       options: [
         { id: 'surface', name: 'surface', believes: 'Evener, the print stays flat.', effects: [] },
         { id: 'print', name: 'print', believes: 'Easy at a child’s seat, and on small or curved pieces.', usualFor: ['under-8', '8-12', 'stone', 'ornament'], effects: [{ kind: 'minutes', stage: 'coat', figure: figure(5, 'min', 'E') }, { kind: 'cues', stage: 'coat', pass: 'Print evenly wet to its edges, its back clean.', fail: 'Missed spots, or medium on the back.' }] },
+        { id: 'both', name: 'both', believes: 'A double coat: for thirsty wood, and where nothing may be missed.', effects: [{ kind: 'minutes', stage: 'coat', figure: figure(7, 'min', 'E') }, { kind: 'coats', material: 'decoupage-glue', stage: 'coat', coats: figure(2, 'count', 'P') }] },
       ],
     },
     {
@@ -214,9 +244,18 @@ export const mediumTransfer: Recipe = {
     {
       id: 'rounds', question: 'Rounds', default: '2', why: 'Two are usual; haze left after drying asks for a third.',
       options: [
-        { id: '1', name: '1', believes: 'The top coat hides the rest; worn is the charm.', effects: [{ kind: 'rounds', rounds: 1 }] },
+        { id: '1', name: '1', believes: 'The top coat hides the rest; worn is the charm.', usualFor: ['worn'], effects: [{ kind: 'rounds', rounds: 1 }] },
         { id: '2', name: '2', believes: 'Usual.', effects: [{ kind: 'rounds', rounds: 2 }] },
-        { id: '3', name: '3', believes: 'Time planned for leftover haze.', effects: [{ kind: 'rounds', rounds: 3 }] },
+        { id: '3', name: '3', believes: 'Time planned for leftover haze.', usualFor: ['clean'], effects: [{ kind: 'rounds', rounds: 3 }] },
+      ],
+    },
+    {
+      id: 'layers', question: 'Transfers', default: 'one', why: 'A second picture over the first is a third sitting.',
+      options: [
+        { id: 'one', name: 'one', believes: 'One picture a piece.', effects: [] },
+        { id: 'second', name: 'a second over the first', believes: 'Lettering or a motif over a dry first picture; another night between.', effects: [
+          { kind: 'layers', layers: 2 }, { kind: 'include-stage', stage: 'over-coat' }, { kind: 'include-stage', stage: 'over-lay' }, { kind: 'include-stage', stage: 'over-rub' },
+        ] },
       ],
     },
     {

@@ -67,7 +67,7 @@ export const quickPeel: Recipe = {
       home: { title: 'Dry it through', few: 'At least 30 minutes, until it no longer feels cool.', more: 'Let it dry through: at least 30 minutes, until it no longer feels cool. Sealed damp, the coat clouds.' },
     },
     {
-      id: 'seal', name: 'Seal', mayStop: true, makes: 'sealed', attended: true, minutes: figure(3, 'min', 'E'), station: 'seal table', mayBe: ['session', 'home'], lays: true,
+      id: 'seal', name: 'Seal', covers: 'piece', mayStop: true, makes: 'sealed', attended: true, minutes: figure(3, 'min', 'E'), station: 'seal table', mayBe: ['session', 'home'], lays: true,
       pass: 'Thin and even, strokes one way.', fail: 'Puddles or brush lines.', cautions: ['varnish', 'rinse'],
       home: { title: 'Seal it', few: 'One thin coat, strokes one way.', more: 'One thin coat from edge to edge, strokes one way. Leave it open and flat until it no longer feels cool.' },
     },
@@ -82,7 +82,7 @@ export const quickPeel: Recipe = {
     },
     { material: 'foam-brush', note: '25 mm', basis: 'person', amount: figure(1, 'count', 'P'), stages: ['coat', 'seal'], share: { by: 'each', options: ['each', 'pair', 'table'] }, bag: 'Foam brush' },
     { material: 'cup', note: 'for the medium', basis: 'person', amount: figure(1, 'count', 'P'), stages: ['coat'], share: { by: 'pair', options: ['each', 'pair', 'table'] }, durable: true },
-    { material: 'squeegee', note: 'one each: nobody can wait for it', basis: 'person', amount: figure(1, 'count', 'P'), stages: ['lay'], share: { by: 'pair', options: ['each', 'pair', 'table', 'stagger'] }, durable: true },
+    { material: 'squeegee', note: 'one each: nobody can wait for it', basis: 'person', amount: figure(1, 'count', 'P'), stages: ['lay'], share: { by: 'pair', options: ['each', 'pair', 'table', 'stagger'] }, durable: true, bag: 'Old card, to press with' },
     { material: 'timer', note: 'in sight of all', basis: 'table', amount: figure(1, 'count', 'E'), stages: ['lay'], share: { by: 'table', options: ['table', 'room'] }, durable: true },
     { material: 'trimmer', note: 'with a rail', basis: 'room', amount: figure(1, 'count', 'E'), stages: ['trim'], durable: true },
     { material: 'cloth', note: 'to wipe the back at once', basis: 'person', amount: figure(1, 'count', 'P'), stages: ['lay', 'rub1'], share: { by: 'pair', options: ['each', 'pair', 'table'] }, durable: true, bag: 'Cloth' },

@@ -10,6 +10,7 @@ export const tapeFilm: Recipe = {
   whites: 'clear',
   forgives: 'little',
   filmApart: true,
+  takesPages: true,
   print: { ink: 'toner', paper: 'copy paper, 75 to 90 g/m²', laidFaceDown: false, why: 'The film is seen from the tape’s side: it reads as it was printed.' },
   look: 'clear film, picture only',
   surfaces: {
@@ -89,16 +90,16 @@ export const tapeFilm: Recipe = {
   materials: [
     { material: 'blank', note: '', basis: 'blank', amount: figure(1, 'count', 'P'), stages: ['mount'], bag: 'What it goes on' },
     { material: 'print', note: 'toner, copy paper', basis: 'print', amount: figure(1, 'count', 'P'), stages: ['tape'] },
-    { material: 'clear-tape', note: 'packing tape, 48 mm', basis: 'strips', stages: ['tape'] },
-    { material: 'clear-film', note: 'adhesive, 300 mm wide', basis: 'strips', stages: ['tape'], optional: true },
+    { material: 'clear-tape', note: 'packing tape, 48 mm', basis: 'strips', stages: ['tape'], bag: 'Tape strips, on baking paper' },
+    { material: 'clear-film', note: 'adhesive, 300 mm wide', basis: 'strips', stages: ['tape'], optional: true, bag: 'Clear film, cut to size' },
     { material: 'scissors', note: '', basis: 'person', amount: figure(1, 'count', 'P'), stages: ['trim'], share: { by: 'pair', options: ['each', 'pair', 'table', 'stagger'] }, durable: true },
-    { material: 'bone-folder', note: 'or an old card or spoon', basis: 'person', amount: figure(1, 'count', 'P'), stages: ['burnish'], share: { by: 'each', options: ['each', 'pair', 'table'] }, durable: true },
+    { material: 'bone-folder', note: 'or an old card or spoon', basis: 'person', amount: figure(1, 'count', 'P'), stages: ['burnish'], share: { by: 'each', options: ['each', 'pair', 'table'] }, durable: true, bag: 'Old card, to burnish with' },
     { material: 'basin', note: 'warm water', basis: 'table', amount: figure(1, 'count', 'P'), stages: ['soak'], share: { by: 'table', options: ['table', 'stagger'] }, durable: true },
     { material: 'towel', note: 'to pat dry', basis: 'person', amount: figure(1, 'count', 'P'), stages: ['rub1'], share: { by: 'pair', options: ['each', 'pair', 'table'] }, durable: true },
     { material: 'pulp-bin', note: 'for the paper crumbs', basis: 'table', amount: figure(1, 'count', 'P'), stages: ['rub1', 'rub2'], durable: true },
     { material: 'baking-paper', note: 'keeps spare films', basis: 'length', per: 'blank', amount: figure(150, 'mm', 'E'), stages: ['tack', 'mount'], bag: 'Baking paper' },
-    { material: 'glue-stick', note: 'for the edges', basis: 'person', amount: figure(1, 'count', 'P'), stages: ['mount'], share: { by: 'table', options: ['pair', 'table'] }, optional: true },
-    { material: 'gloss-medium', note: 'glues the film down', basis: 'area', films: [{ stage: 'mount', film: 'light', coats: figure(1, 'count', 'P') }], held: figure(4, 'ml', 'E'), waste: figure(0.15, 'share', 'E'), share: { by: 'table', options: ['pair', 'table'] }, stages: ['mount'], optional: true },
+    { material: 'glue-stick', note: 'for the edges', basis: 'person', amount: figure(1, 'count', 'P'), stages: ['mount'], share: { by: 'table', options: ['pair', 'table'] }, optional: true, bag: 'Glue stick' },
+    { material: 'gloss-medium', note: 'glues the film down', basis: 'area', films: [{ stage: 'mount', film: 'light', coats: figure(1, 'count', 'P') }], held: figure(4, 'ml', 'E'), waste: figure(0.15, 'share', 'E'), share: { by: 'table', options: ['pair', 'table'] }, stages: ['mount'], optional: true, bag: 'Lidded pot of gloss medium, labelled' },
     { material: 'apron', note: '', basis: 'person', amount: figure(1, 'count', 'P'), stages: ['soak'], durable: true },
     { material: 'table-cover', note: 'one a table', basis: 'table', amount: figure(1, 'count', 'P'), stages: ['tape'], durable: true },
   ],
@@ -153,7 +154,7 @@ export const tapeFilm: Recipe = {
       options: [
         { id: '1', name: '1', believes: 'For small stickers.', effects: [{ kind: 'rounds', rounds: 1 }] },
         { id: '2', name: '2', believes: 'Usual.', effects: [{ kind: 'rounds', rounds: 2 }] },
-        { id: '3', name: '3', believes: 'For large pictures.', effects: [{ kind: 'rounds', rounds: 3 }] },
+        { id: '3', name: '3', believes: 'For large pictures.', usualFor: ['clean'], effects: [{ kind: 'rounds', rounds: 3 }] },
       ],
     },
     {

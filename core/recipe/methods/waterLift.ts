@@ -48,7 +48,7 @@ export const waterLift: Recipe = {
       then: { least: figure(20, 'min', 'E'), why: 'Dry before it is touched or fixed.' },
     },
     {
-      id: 'fix', name: 'Fix with a clear spray', makes: 'sealed', mayStop: true, attended: true, minutes: figure(2, 'min', 'E'), station: 'outdoors', mayBe: ['home', 'session'],
+      id: 'fix', name: 'Fix with a clear spray', covers: 'piece', makes: 'sealed', mayStop: true, attended: true, minutes: figure(2, 'min', 'E'), station: 'outdoors', mayBe: ['home', 'session'],
       pass: 'Two light passes, no wet shine.', fail: 'Too close: the ink runs again.', cautions: ['spray'],
       home: { title: 'Fix it', few: 'An adult sprays two light passes outdoors. Water still runs it until then.', more: 'Until it is fixed, water makes it run. An adult sprays two light passes of clear fixative outdoors, away from flames; let it dry by its label.' },
     },
@@ -59,7 +59,7 @@ export const waterLift: Recipe = {
     { material: 'transparency', note: 'inkjet, a rough side', basis: 'sheet', amount: figure(1, 'count', 'P'), stages: ['lay'] },
     { material: 'sponge', note: 'for even wetting', basis: 'person', amount: figure(1, 'count', 'P'), stages: ['wet'], share: { by: 'pair', options: ['each', 'pair', 'table', 'stagger'] }, durable: true },
     { material: 'mister', note: 'dabs the back of plain paper', basis: 'person', amount: figure(1, 'count', 'P'), stages: ['lay'], share: { by: 'table', options: ['pair', 'table'] }, durable: true, optional: true },
-    { material: 'press-card', note: 'old plastic card', basis: 'person', amount: figure(1, 'count', 'P'), stages: ['lay'], share: { by: 'each', options: ['each', 'pair', 'table', 'stagger'] }, durable: true },
+    { material: 'press-card', note: 'old plastic card', basis: 'person', amount: figure(1, 'count', 'P'), stages: ['lay'], share: { by: 'each', options: ['each', 'pair', 'table', 'stagger'] }, durable: true, bag: 'Old card, to press with' },
     { material: 'basin', note: 'clean water', basis: 'table', amount: figure(1, 'count', 'P'), stages: ['wet'], share: { by: 'table', options: ['table', 'stagger'] }, durable: true },
     { material: 'clear-spray', note: 'fixative, outdoors, by an adult', basis: 'area', films: [{ stage: 'fix', film: 'light', coats: figure(2, 'count', 'E') }], held: figure(0, 'ml', 'E'), waste: figure(0.4, 'share', 'E'), share: { by: 'room', options: ['room'] }, stages: ['fix'] },
     { material: 'trimmer', note: 'with a rail', basis: 'room', amount: figure(1, 'count', 'E'), stages: ['trim'], durable: true },

@@ -111,7 +111,7 @@ const pdfOf = (f: Found, more: Pick<PrintsPdf, 'proof' | 'numbers' | 'of'>, ink:
   size: { widthMm: f.plan.print.widthMm, heightMm: f.plan.print.heightMm },
   stock: f.plan.print.stock,
   leadingEdge: f.plan.print.leadingEdge,
-  outline: f.plan.outline,
+  outline: f.plan.cut,
   ink,
   ...more,
 })

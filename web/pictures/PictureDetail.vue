@@ -188,7 +188,7 @@ const coatWays = computed(() => [
       :workshop="w.id"
       :picture="picture"
       :print="context.print"
-      :outline="plan.outline"
+      :outline="plan.cut"
       @place="place"
       @close="cropping = false"
     />

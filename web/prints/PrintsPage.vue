@@ -147,7 +147,7 @@ useEventListener(window, 'imprenta:print', printKey)
         :paper="plan.print.paper"
         :size="plan.print"
         :mirrored="plan.print.mirrored"
-        :outline="plan.outline"
+        :outline="plan.cut"
         :unit="sizeUnit(house)"
         :locks="locks"
         @choose="chosen = $event"

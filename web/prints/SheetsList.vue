@@ -113,7 +113,7 @@ const paperWays = (Object.keys(papers) as PaperId[]).map((id) => ({ id, name: pa
             :workshop="workshop"
             :size="plan.print"
             :mirrored="plan.print.mirrored"
-            :outline="plan.outline"
+            :outline="plan.cut"
             :scale="scale"
             small
           />

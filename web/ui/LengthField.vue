@@ -6,11 +6,15 @@ import MeanwhileAsk from './MeanwhileAsk.vue'
 import { useMeanwhile } from './steady'
 
 /** A length, kept as typed; the other unit stands below. What cannot be read stays in the field, with the ways out as buttons. */
-const props = defineProps<{ modelValue: TypedLength; label: string; unit: LengthUnit }>()
+const props = defineProps<{ modelValue: TypedLength; label: string; unit: LengthUnit; zero?: boolean }>()
 const emit = defineEmits<{ 'update:modelValue': [TypedLength] }>()
 const id = useId()
 const text = ref(props.modelValue.text)
-const read = computed(() => readLength(text.value, props.unit))
+const measure = (t: string) =>
+  props.zero && /^\s*0+([.,]0+)?\s*(in|mm|cm|")?\s*$/i.test(t)
+    ? ({ ok: true, mm: 0, text: t.trim(), unit: props.unit } as const)
+    : readLength(t, props.unit)
+const read = computed(() => measure(text.value))
 const field = ref<HTMLInputElement>()
 /** Something was typed since the field was entered. */
 let touched = false
@@ -26,7 +30,7 @@ const meanwhile = useMeanwhile(
 const { theirs } = meanwhile
 const other = computed(() => showLength(props.modelValue.mm, props.unit === 'in' ? 'mm' : 'in'))
 const sent = () => {
-  const r = readLength(text.value, props.unit)
+  const r = measure(text.value)
   if (r.ok && (r.mm !== props.modelValue.mm || r.text !== props.modelValue.text))
     emit('update:modelValue', { mm: r.mm, text: /[a-z"″]/i.test(r.text) ? r.text : `${r.text} ${r.unit}` })
 }

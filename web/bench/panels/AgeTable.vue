@@ -121,7 +121,7 @@ tr + tr {
   min-width: 118px;
 }
 @media (max-width: 760px) {
-table {
+  table {
     display: block;
     overflow-x: auto;
   }

@@ -30,6 +30,12 @@ const parts = computed(() =>
     said: p.name ? tr(p.name).toLowerCase() : partNames[p.kind as Exclude<ClassPart['kind'], 'stage'>],
   })),
 )
+/** Where nothing is worked: a pick-up, a return, or a class that the plan does not need. */
+const nothing = computed(() => {
+  if (props.bench.workshop.value!.held !== 'home') return tr('Nothing is planned in it.')
+  const { number } = props.placed
+  return number === 1 ? tr('Kits are handed out: {0}.', plan.value.takeHome.length) : tr('What is used again comes back.')
+})
 const set = (s: Session, field: 'date' | 'start' | 'end' | 'room', e: Event) => {
   const { now, before, taken } = typing(e)
   if (field === 'date' ? !isDate(now) : field !== 'room' && !isClock(now)) return
@@ -89,7 +95,7 @@ const remove = (s: Session) => props.bench.act('remove-session', tr('a class was
         </li>
       </ol>
     </template>
-    <p v-else class="two small">{{ $t('Nothing is planned in it.') }}</p>
+    <p v-else class="two small">{{ nothing }}</p>
   </section>
 </template>
 <style scoped>

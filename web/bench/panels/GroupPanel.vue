@@ -23,6 +23,8 @@ const retitle = (e: Event) => {
   taken()
 }
 const forgetting = ref(false)
+const heldSaid = { class: tr('it is held in classes'), home: tr('it is held at home, from kits') }
+const kits = computed(() => people.value.filter((p) => p.kit).length)
 const tablesNote = computed(() => {
   if (w.value.group.tables === null) return tr('of four, by default')
   return plan.value.seating.length > 8 ? '' : tr('of {0}', plan.value.seating.join(', '))
@@ -61,6 +63,21 @@ const tablesNote = computed(() => {
         @update:model-value="bench.set(inWorkshop.drawing, $event, $t('the drawing became a {0}', $event))"
       />
     </div>
+    <div class="tools held">
+      <SegmentChoice
+        :label="$t('Held')"
+        :model-value="w.held ?? 'class'"
+        :options="[
+          { id: 'class', name: $t('in classes') },
+          { id: 'home', name: $t('at home, from kits to go') },
+        ]"
+        @update:model-value="bench.set(inWorkshop.held, $event === 'home' ? 'home' : null, heldSaid[$event])"
+      />
+      <p v-if="w.held === 'home'" class="small two">
+        {{ $t('Everything is in the bag: prints cut, medium measured into labelled pots, every step on the sheet. No class.') }}
+      </p>
+      <p v-else-if="kits" class="small two">{{ $t('{0} of them take a kit to go.', kits) }}</p>
+    </div>
     <AgeTable :bench="bench" />
     <h3 class="gap">
       {{ $t('Names and seats') }} <span class="two small plainweight">{{ $t('first names only; a seat will do') }}</span>
@@ -80,6 +97,9 @@ const tablesNote = computed(() => {
   display: grid;
   grid-template-columns: 1fr 138px 138px 138px;
   gap: var(--s-3);
+}
+.held {
+  margin-top: var(--s-3);
 }
 .gap {
   margin: var(--s-4) 0 var(--s-1);
@@ -102,7 +122,7 @@ input::placeholder {
   padding: var(--s-page);
 }
 @media (max-width: 760px) {
-.top {
+  .top {
     grid-template-columns: 1fr 1fr;
   }
 }
@@ -123,7 +143,7 @@ input::placeholder {
   background: var(--stock);
 }
 @media (max-width: 760px) {
-.called {
+  .called {
     grid-template-columns: minmax(0, 1fr);
     overflow-x: auto;
   }

@@ -85,7 +85,7 @@ const tablesNote = computed(() => {
   gap: var(--s-3);
 }
 @media (max-width: 760px) {
-.top {
+  .top {
     grid-template-columns: 1fr 1fr;
   }
 }

@@ -216,14 +216,14 @@ td.name {
   flex: 1 1 100%;
 }
 @media (max-width: 760px) {
-thead,
+  thead,
   .line .n:not(.room) {
     display: none;
   }
-.get {
+  .get {
     width: auto;
   }
-.care {
+  .care {
     float: none;
     display: block;
     max-width: none;

@@ -43,6 +43,13 @@ const wishes: { id: Whites | 'any'; name: string }[] = [
   { id: 'surface', name: tr('surface') },
   { id: 'clear', name: tr('clear') },
 ]
+const aims: { id: 'any' | 'clean' | 'worn'; name: string }[] = [
+  { id: 'any', name: tr('not said') },
+  { id: 'worn', name: tr('worn, its charm') },
+  { id: 'clean', name: tr('as clean as a print') },
+]
+const aim = (x: 'any' | 'clean' | 'worn') =>
+  props.bench.set(at.value.quality, x === 'any' ? null : x, tr('aimed at: {0}', aims.find((a) => a.id === x)!.name))
 </script>
 <template>
   <div>
@@ -58,6 +65,7 @@ const wishes: { id: Whites | 'any'; name: string }[] = [
     <FinderRows v-if="rows.length" :rows="rows" :say="say" @take="take" />
     <div v-else class="ghost" aria-hidden="true"><i v-for="i in 6" :key="i" /></div>
     <div class="wishes">
+      <SegmentChoice :label="$t('Aim for')" :model-value="d.quality ?? 'any'" :options="aims" @update:model-value="aim" />
       <SegmentChoice :label="$t('Whites should be')" :model-value="d.whites ?? 'any'" :options="wishes" @update:model-value="wish" />
       <div class="checks">
         <v-checkbox :model-value="allow.heat" :label="$t('Heat tool allowed')" @update:model-value="may('heat', !!$event)" /><v-checkbox
@@ -163,7 +171,7 @@ const wishes: { id: Whites | 'any'; name: string }[] = [
   padding-bottom: var(--s-2);
 }
 @media (max-width: 760px) {
-.samples li,
+  .samples li,
   .cues li {
     grid-template-columns: 1fr;
   }

@@ -5,8 +5,9 @@ import { judgePicture, ownerName, pictureOf, picturesOf } from '#core/pictures'
 import { pictureContextOf } from '#core/plan'
 import { blankMaterial } from '#core/recipe'
 import { api } from '../../app/api'
-import { inWorkshop, makersOf, type Picture } from '#core/workshop'
+import { inWorkshop, makersOf, pictureSources, type Picture, type PictureSource } from '#core/workshop'
 import { usePageKeys } from '../../app/usePageKeys'
+import CuePair from '../../craft/CuePair.vue'
 import AddPictures from '../../pictures/AddPictures.vue'
 import ContactSheet from '../../pictures/ContactSheet.vue'
 import PictureDetail from '../../pictures/PictureDetail.vue'
@@ -86,12 +87,17 @@ usePageKeys({
   }),
 })
 const erased = computed(() => (w.value.picturesErased ?? []).reduce((sum, x) => sum + x.count, 0))
-const choose = (v: 'house' | 'own') =>
-  props.bench.set(
-    inWorkshop.designs(d.value.id).pictures,
-    v,
-    tr('pictures became {0}', v === 'own' ? tr('everybody’s own') : tr('the house’s')),
-  )
+const sourceNames: Record<PictureSource, string> = {
+  house: tr('house pictures'),
+  own: tr('everybody’s own'),
+  magazine: tr('magazine pages'),
+  brought: tr('what people bring'),
+}
+const choose = (v: PictureSource) => props.bench.set(inWorkshop.designs(d.value.id).pictures, v, tr('pictures became {0}', sourceNames[v]))
+/** What is not printed here says what to look for. */
+const unprinted = computed(() =>
+  d.value.pictures === 'magazine' || d.value.pictures === 'brought' ? plan.value.stages.find((s) => s.id === 'choose') : undefined,
+)
 const toDo = computed(() => {
   const { missing, toLook } = count.value
   const said = [own.value && missing > 0 ? tr('{0} missing', missing) : '', toLook ? tr('{0} to look at', toLook) : ''].filter(Boolean)
@@ -106,7 +112,14 @@ const chosenName = computed(() =>
 </script>
 <template>
   <div>
-    <AddPictures ref="adding" :workshop="w" :design="d.id" :seats="plan.seats">
+    <template v-if="unprinted">
+      <h1>{{ $t('Pictures') }}</h1>
+      <p>
+        <b>{{ $t('Nothing is printed: {0}.', sourceNames[d.pictures]) }}</b>
+      </p>
+      <CuePair :pass="unprinted.pass" :fail="unprinted.fail" />
+    </template>
+    <AddPictures v-else ref="adding" :workshop="w" :design="d.id" :seats="plan.seats">
       <div class="head">
         <h1>{{ $t('Pictures') }}</h1>
         <p>
@@ -143,7 +156,7 @@ const chosenName = computed(() =>
     </AddPictures>
     <p v-if="problem" role="alert" class="stop">{{ problem }}</p>
     <PictureDetail
-      v-if="chosen"
+      v-if="chosen && !unprinted"
       :key="chosen.id"
       :bench="bench"
       :picture="chosen"
@@ -157,10 +170,7 @@ const chosenName = computed(() =>
       <SegmentChoice
         :label="$t('Whose pictures')"
         :model-value="d.pictures"
-        :options="[
-          { id: 'house', name: $t('house pictures') },
-          { id: 'own', name: $t('everybody’s own') },
-        ]"
+        :options="pictureSources.map((s) => ({ id: s, name: sourceNames[s] }))"
         @update:model-value="choose"
       />
     </PrintSettings>

@@ -13,8 +13,10 @@ import StepField from '../../ui/StepField.vue'
 import { typing, vSteady } from '../../ui/steady'
 import type { Bench } from '../useBench'
 import KindShelf from './KindShelf.vue'
-import SurfaceChoice from './SurfaceChoice.vue'
+import FinishChoice from './FinishChoice.vue'
+import PicturePlace from './PicturePlace.vue'
 import PieceToScale from './PieceToScale.vue'
+import SurfaceChoice from './SurfaceChoice.vue'
 
 const props = defineProps<{ bench: Bench }>()
 const w = computed(() => props.bench.workshop.value!)
@@ -120,6 +122,8 @@ const long = (mm: number) => showLength(mm, sizeUnit(house.value))
     </p>
     <SurfaceChoice :bench="bench" />
     <PieceToScale :bench="bench" />
+    <PicturePlace :bench="bench" />
+    <FinishChoice :bench="bench" />
     <p v-if="w.designs.length < limits.designs" class="another">
       <v-btn @click="another">{{ $t('Make another design too') }}</v-btn>
       <span class="small two">{{ $t('everybody makes one of it, or only some') }}</span>
@@ -156,7 +160,7 @@ const long = (mm: number) => showLength(mm, sizeUnit(house.value))
   margin-bottom: var(--s-2);
 }
 @media (max-width: 760px) {
-.sizes {
+  .sizes {
     grid-template-columns: 1fr 1fr;
   }
 }

@@ -1,10 +1,13 @@
 <script setup lang="ts">
-import { computed } from 'vue'
+import { computed, ref } from 'vue'
+import { t as tr } from '#core/language'
 import { blankMaterial } from '#core/recipe'
 import { sizeUnit } from '#core/house'
 import { showLength } from '#core/units'
+import { inWorkshop } from '#core/workshop'
 import HouseDrawing from '../../ui/HouseDrawing.vue'
 import PieceEdge from '../../ui/PieceEdge.vue'
+import { edgeStyle, whereOn } from '../../ui/placedPicture'
 import { pieceClip } from '../../ui/pieceClip'
 import SheetDrawing from '../../ui/SheetDrawing.vue'
 import type { Bench } from '../useBench'
@@ -17,18 +20,62 @@ const plan = computed(() => props.bench.plan.value!)
 const d = computed(() => props.bench.design.value!)
 const surface = computed(() => blankMaterial(d.value.material))
 /** One scale for hand, piece and ruler. */
-const perMm = computed(() => Math.min(0.95, 230 / Math.max(plan.value.picture.widthMm, plan.value.picture.heightMm, 170)))
+const perMm = computed(() => Math.min(0.95, 230 / Math.max(plan.value.face.widthMm, plan.value.face.heightMm, 170)))
 const child = computed(() => w.value.group.participants.filter((p) => p.age !== 'adult').length > plan.value.people / 2)
 const handMm = computed(() => (child.value ? 150 : 185))
-const drawn = computed(() => ({
-  width: `${plan.value.picture.widthMm * perMm.value}px`,
-  height: `${plan.value.picture.heightMm * perMm.value}px`,
-}))
+const px = (mm: number) => `${mm * perMm.value}px`
+const drawn = computed(() => ({ width: px(plan.value.face.widthMm), height: px(plan.value.face.heightMm) }))
 /** The motif inside the outline, px. */
 const motif = computed(() => {
   const { widthMm, heightMm } = plan.value.picture
-  return Math.min(widthMm, heightMm * 1.4) * perMm.value * (plan.value.outline === 'straight' ? 0.8 : 0.62)
+  return Math.min(widthMm, heightMm * 1.4) * perMm.value * (plan.value.cut === 'straight' ? 0.8 : 0.62)
 })
+/** The picture on its face: while it is dragged where the hand has it. */
+const pulled = ref<{ xMm: number; yMm: number }>()
+const lies = computed(() => d.value.on && (pulled.value ?? whereOn(plan.value.face, d.value.on)))
+const printed = computed(() => ({
+  ...(lies.value
+    ? {
+        position: 'absolute' as const,
+        insetInlineStart: px(lies.value.xMm),
+        bottom: px(lies.value.yMm),
+        width: px(plan.value.picture.widthMm),
+        height: px(plan.value.picture.heightMm),
+      }
+    : { width: '100%', height: '100%' }),
+  ...edgeStyle(d.value.edge, plan.value.cut),
+}))
+/** Inside the face, to a tenth of a mm. */
+function inside(xMm: number, yMm: number) {
+  const { face, picture } = plan.value
+  const kept = (mm: number, most: number) => Number(Math.max(0, Math.min(most, mm)).toFixed(1))
+  return { xMm: kept(xMm, Math.max(0, face.widthMm - picture.widthMm)), yMm: kept(yMm, Math.max(0, face.heightMm - picture.heightMm)) }
+}
+const put = (to: { xMm: number; yMm: number }) =>
+  props.bench.set(inWorkshop.designs(d.value.id).on.at, to, tr('the picture was moved'), 'type-place')
+let grip: { x: number; y: number; from: { xMm: number; yMm: number } } | undefined
+function lift(e: PointerEvent) {
+  if (!lies.value) return
+  ;(e.currentTarget as Element).setPointerCapture(e.pointerId)
+  grip = { x: e.clientX, y: e.clientY, from: lies.value }
+}
+function pull(e: PointerEvent) {
+  if (!grip) return
+  pulled.value = inside(grip.from.xMm + (e.clientX - grip.x) / perMm.value, grip.from.yMm - (e.clientY - grip.y) / perMm.value)
+}
+function drop() {
+  if (pulled.value) put(pulled.value)
+  grip = undefined
+  pulled.value = undefined
+}
+const ways: Record<string, [number, number]> = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, 1], ArrowDown: [0, -1] }
+function key(e: KeyboardEvent) {
+  const way = ways[e.key]
+  if (!way || !lies.value) return
+  e.preventDefault()
+  const step = e.shiftKey ? 10 : 1
+  put(inside(lies.value.xMm + way[0] * step, lies.value.yMm + way[1] * step))
+}
 </script>
 <template>
   <div class="well">
@@ -51,7 +98,19 @@ const motif = computed(() => {
         <figure>
           <span class="made" :style="drawn"
             ><span class="face" :style="{ background: surface?.colour, ...pieceClip(plan.outline) }"
-              ><HouseDrawing :drawing="w.drawing" :width="motif" /></span
+              ><component
+                :is="d.on ? 'button' : 'span'"
+                class="picture"
+                :class="{ part: d.on || d.edge, plain: d.on }"
+                :type="d.on ? 'button' : undefined"
+                :style="printed"
+                :aria-label="d.on && $t('The picture on its face. Arrow keys move it by 1 mm, with Shift by 10.')"
+                @pointerdown="lift"
+                @pointermove="pull"
+                @pointerup="drop"
+                @pointercancel="drop"
+                @keydown="key"
+                ><HouseDrawing :drawing="w.drawing" :width="motif" /></component></span
             ><PieceEdge :outline="plan.outline"
           /></span>
           <figcaption class="small two">{{ $t(plan.pieceName) }}</figcaption>
@@ -67,17 +126,13 @@ const motif = computed(() => {
         :picture="plan.picture"
         :drawing="w.drawing"
         :mirrored="plan.print.mirrored"
-        :outline="plan.outline"
+        :outline="plan.cut"
       />
       <p class="small two">{{ $t('{0}; dotted: the printer can’t reach', plan.print.mirrored ? $t('mirrored') : $t('not mirrored')) }}</p>
     </div>
   </div>
 </template>
 <style scoped>
-.surface.on {
-  border-color: var(--ink);
-  box-shadow: inset 0 0 0 1.5px var(--ink);
-}
 .well {
   background: var(--board);
   padding: var(--s-3) var(--s-4);
@@ -103,20 +158,37 @@ figure {
   filter: drop-shadow(4px 4px 0 #c9ae80);
 }
 .face {
-  display: grid;
-  place-items: center;
+  position: relative;
+  display: block;
   width: 100%;
   height: 100%;
   overflow: hidden;
+}
+.picture {
+  display: grid;
+  place-items: center;
+  color: #241c17;
+}
+/* White is what the paper of the print would show: where the picture is, not what becomes of its whites. */
+.picture.part {
+  background: color-mix(in srgb, #fbf8f1 55%, transparent);
+}
+button.picture {
+  cursor: grab;
+  touch-action: none;
+  outline-offset: -3px;
+}
+button.picture:active {
+  cursor: grabbing;
 }
 .sheetside {
   text-align: end;
 }
 @media (max-width: 760px) {
-.well {
+  .well {
     flex-direction: column;
   }
-.sheetside {
+  .sheetside {
     text-align: start;
   }
 }

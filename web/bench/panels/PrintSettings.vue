@@ -126,7 +126,7 @@ const setCopies = (n: number) =>
           :picture="plan.picture"
           :drawing="w.drawing"
           :mirrored="plan.print.mirrored"
-          :outline="plan.outline"
+          :outline="plan.cut"
         />
       </div>
     </div>
@@ -172,7 +172,7 @@ dd {
   font-size: var(--t-small);
 }
 @media (max-width: 760px) {
-.grid {
+  .grid {
     flex-direction: column;
   }
 }

@@ -92,7 +92,7 @@ const whyOf = (s: School) => {
   font-size: var(--t-small);
 }
 @media (max-width: 760px) {
-.schools {
+  .schools {
     grid-template-columns: 1fr;
   }
 }

@@ -20,6 +20,13 @@ const misses = (p: Participant, session: string) => {
   const label = tr('seat {0} {1} a class', p.seat, away ? tr('comes to') : tr('misses'))
   props.bench.set(inWorkshop.group.participants(p.id).misses(session), away ? null : session, label)
 }
+const kit = (p: Participant) =>
+  props.bench.set(
+    inWorkshop.group.participants(p.id).kit,
+    p.kit ? null : true,
+    p.kit ? tr('seat {0} comes to class', p.seat) : tr('seat {0} takes a kit to go', p.seat),
+  )
+const sessions = computed(() => (w.value.held === 'home' ? [] : plan.value.sessions))
 const swap = (p: Participant, by: number) => {
   const at = people.value.indexOf(p)
   const other = people.value[at + by]
@@ -32,7 +39,8 @@ const swap = (p: Participant, by: number) => {
   <ol class="seats">
     <li v-for="(p, i) in people" :key="p.id">
       <span class="seat code">{{ plan.seats[p.id] }}</span>
-      <input class="bare-field"
+      <input
+        class="bare-field"
         v-steady="p.name ?? ''"
         maxlength="80"
         :aria-label="$t('Name at seat {0}', plan.seats[p.id])"
@@ -49,7 +57,7 @@ const swap = (p: Participant, by: number) => {
         ↑
       </button>
       <button
-        v-for="s in plan.sessions"
+        v-for="s in p.kit ? [] : sessions"
         :key="s.id"
         type="button"
         class="plain mini session"
@@ -60,6 +68,18 @@ const swap = (p: Participant, by: number) => {
         @click="misses(p, s.id)"
       >
         {{ s.number }}
+      </button>
+      <button
+        v-if="w.held !== 'home'"
+        type="button"
+        class="plain mini kit"
+        :class="{ takes: p.kit }"
+        :aria-pressed="p.kit ?? false"
+        :aria-label="$t('{0} takes a kit to go', p.name ?? $t('Seat {0}', plan.seats[p.id]))"
+        :title="p.kit ? $t('takes a kit to go') : $t('comes to class')"
+        @click="kit(p)"
+      >
+        {{ $t('kit') }}
       </button>
     </li>
   </ol>
@@ -102,13 +122,23 @@ input::placeholder {
   background: var(--text);
   color: var(--stock);
 }
+.kit {
+  border: 1.5px solid var(--rule);
+  color: var(--text-2);
+  font-size: var(--t-fine);
+}
+.takes {
+  background: var(--ink);
+  border-color: var(--ink);
+  color: var(--on-ink);
+}
 .away {
   background: transparent;
   color: var(--watch);
   border: 1.5px dashed var(--watch);
 }
 @media (max-width: 760px) {
-.seats {
+  .seats {
     columns: 1;
   }
 }

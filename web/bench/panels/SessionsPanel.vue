@@ -25,29 +25,38 @@ function add() {
   }
   props.bench.act('add-session', tr('a class was added'), [changed(inWorkshop.sessions(session.id), null, session)])
 }
+/** Held at home: the dates are the pick-up of the kits and the return of what is used again. */
+const home = computed(() => w.value.held === 'home')
+const addSaid = computed(() => {
+  if (!home.value) return tr('Add a class')
+  return w.value.sessions.length ? tr('Add the return') : tr('Add the pick-up')
+})
 /** The method has a wait between two sittings. */
 const waits = computed(() => plan.value.stages.some((s) => s.then?.cures))
 </script>
 <template>
   <div>
     <div class="head inline wraps">
-      <h1>{{ $t('Classes') }}</h1>
-      <v-btn :to="`/w/${w.id}/sessions`">{{ $t('Along the time') }}</v-btn><v-btn :disabled="w.sessions.length >= 5" @click="add">{{
-        $t('Add a class')
-      }}</v-btn
+      <h1>{{ home ? $t('Pick-up and return') : $t('Classes') }}</h1>
+      <v-btn :to="`/w/${w.id}/sessions`">{{ $t('Along the time') }}</v-btn><v-btn
+        :disabled="w.sessions.length >= (home ? 2 : 5)"
+        @click="add"
+        >{{ addSaid }}</v-btn
       ><v-btn v-if="w.sessions.length" :href="`/api/workshops/${w.id}/sessions.ics`">{{ $t('Calendar') }}</v-btn>
     </div>
-    <p v-if="plan.nextClass && w.sessions.length < 5" class="small two">
+    <p v-if="plan.nextClass && !home && w.sessions.length < 5" class="small two">
       {{ $t('One class more would usually be {0}.', say.at(plan.nextClass.from)) }}
     </p>
     <p v-if="!plan.sessions.length" class="empty">
-      <b>{{ $t('No class yet.') }}</b>
-      <span class="two">{{
+      <b>{{ home ? $t('No pick-up yet.') : $t('No class yet.') }}</b>
+      <span v-if="home" class="two">{{
+        $t('Kits are handed out on the first date; on a second one, brushes and cloths come back.')
+      }}</span><span v-else class="two">{{
         $t('Add one; {0} wants {1}.', plan.recipe.name.toLowerCase(), waits ? $t('two, with a wait between') : $t('one'))
       }}</span>
     </p>
     <ClassCard v-for="s in plan.sessions" :key="s.id" :bench="bench" :placed="s" />
-    <StagePlaces v-if="plan.sessions.length" :bench="bench" />
+    <StagePlaces v-if="plan.sessions.length && !home" :bench="bench" />
   </div>
 </template>
 <style scoped>

@@ -208,7 +208,7 @@ export interface DecisionValues {
   'decision-pictures': { prints: number; mirrored: Yes; stamped: Yes; own: Yes; source: PictureSource; in: number; people: number }
   'decision-kit': { things: number; blanks: number }
   'decision-sessions': Partial<Record<`session${1 | 2 | 3 | 4 | 5}`, string>> & { home?: Yes }
-  'decision-room': { tables: number; adults: number }
+  'decision-room': { tables: number; adults: number; home?: Yes }
   'decision-takehome': { sheets: number; state: PieceState; dated: number; home?: Yes }
 }
 

@@ -34,7 +34,7 @@ describe('a workshop file', () => {
     ['another format', '{"format":"other"}', 'format'],
     ['a list', '[]', 'format'],
     ['null', 'null', 'format'],
-    ['a later version', '{"format":"imprenta-workshop","version":2}', 'version'],
+    ['a later version', '{"format":"imprenta-workshop","version":3}', 'version'],
     ['no version', '{"format":"imprenta-workshop"}', 'version'],
     ['no workshop', '{"format":"imprenta-workshop","version":1}', 'workshop'],
     ['a wrong field', writeWorkshop({ ...all[0]!, title: '' }), 'workshop.title'],

@@ -23,6 +23,8 @@ export interface KitNeeds {
   sittings: Record<string, number>
   /** Of each thing so many go home in bags. */
   home: Record<string, number>
+  /** Of each thing so many go into kits. */
+  inKits: Record<string, number>
   prints: number
   perSheet: number
   areaMm2: number
@@ -86,7 +88,9 @@ export interface KitLine {
  *  thing is whole. A line that its kind of piece does not need is left out. */
 export function scaleKit(uses: readonly MaterialUse[], needs: KitNeeds): KitLine[] {
   const mine = uses.filter((u) => !u.onlyFor || u.onlyFor.includes(needs.kind))
-  return mine.map((u) => line(u, needs, mine))
+  const lines = mine.map((u) => line(u, needs, mine))
+  // Where all is done at home nothing is there for a class.
+  return needs.toGo > 0 && needs.people === 0 ? lines.filter((l) => l.need > 0) : lines
 }
 
 function line(use: MaterialUse, needs: KitNeeds, all: readonly MaterialUse[]): KitLine {
@@ -133,9 +137,14 @@ function line(use: MaterialUse, needs: KitNeeds, all: readonly MaterialUse[]): K
 /** Things that are counted and go home as well: one more for each who takes one. What is measured goes in pots, from the same bottle;
  *  spare prints and what is there for each piece anyway go along. */
 function withHome(use: MaterialUse, material: Material, m: Measured, needs: KitNeeds): Measured {
-  const home = needs.home[use.material] ?? 0
-  const goes = material.unit === 'count' && (use.basis === 'person' || use.basis === 'table') && home > 0 && (use.durable || use.share)
-  return goes ? { ...m, need: m.need.plus(home), inputs: [...m.inputs, { name: 'go-home', value: home }] } : m
+  if (material.unit !== 'count' || (use.basis !== 'person' && use.basis !== 'table')) return m
+  const home = use.durable || use.share ? (needs.home[use.material] ?? 0) : 0
+  const kits = needs.inKits[use.material] ?? 0
+  return {
+    ...m,
+    need: m.need.plus(home).plus(new Decimal(use.amount.value).times(kits)),
+    inputs: [...m.inputs, ...(home > 0 ? [{ name: 'go-home', value: home }] : []), ...(kits > 0 ? [{ name: 'in-kits', value: kits }] : [])],
+  }
 }
 
 const sharedBy = (use: MaterialUse, needs: KitNeeds): ShareBy | undefined => {

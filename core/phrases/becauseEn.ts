@@ -69,6 +69,7 @@ export const inputNames: Record<string, string> = {
   blanks: 'blanks',
   'spare-blanks': 'spare blanks',
   'go-home': 'for the bags home',
+  'in-kits': 'for kits to go',
   coated: 'coated: everybody’s, done again, samples',
   holders: 'cups and brushes, each sitting',
   pieces: 'pieces',

@@ -39,6 +39,7 @@ const values = {
   extra: 12,
   each: 6,
   recipe: 'Marsh',
+  method: 'Medium transfer',
   below: 'rubs early',
   version: 1,
   newest: 2,

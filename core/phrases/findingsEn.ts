@@ -156,7 +156,8 @@ export const decisionLines: LinesOf<DecisionValues, string> = {
     if (home) return pickUp === undefined ? 'at home, no pick-up yet' : clip([`pick-up ${pickUp}`, back !== undefined && `back ${back}`])
     return sayList(Object.values(v).map((at) => say.at(at))) || 'no date yet'
   },
-  'decision-room': (v) => `${s(v.tables, 'table')}${Number(v.adults) > 0 ? `, ${s(v.adults, 'adult')} needed` : ''}`,
+  'decision-room': (v) =>
+    v.home ? 'none: all is done at home' : `${s(v.tables, 'table')}${Number(v.adults) > 0 ? `, ${s(v.adults, 'adult')} needed` : ''}`,
   'decision-takehome': (v) =>
     v.home
       ? `${s(v.sheets, 'sheet')}, all done at home`

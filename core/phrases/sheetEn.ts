@@ -240,7 +240,7 @@ function kitToGo({ wait }: TakeHomeSheet): Pick<SheetText, 'headline' | 'when' |
   const lasts = sayMinutes(wait.recommendedMin)
   return {
     headline,
-    when: wait.recommendedMin >= 1200 ? t('Lay it one day, rub it the next: {0} after', lasts) : t('Rub it {0} after you laid it', lasts),
+    when: wait.recommendedMin >= 720 ? t('Lay it one day, rub it the next: {0} after', lasts) : t('Rub it {0} after you laid it', lasts),
     never: t('Never before {0}.', sayMinutes(wait.requiredMin)),
     why: t('Count from when the glue went on, and write it down. A table, warm water and a bowl are yours.'),
     mark: wait.mark,

@@ -89,7 +89,10 @@ function lineOf(id: DecisionId, s: Situation, plan: Judged, more: number): Coded
         values: { ...Object.fromEntries(plan.sessions.map((x, i) => [`session${i + 1}`, x.from])), ...heldSo(s) },
       }
     case 'room':
-      return { code: 'decision-room', values: { tables: plan.seating.length, adults: plan.adults.matters ? plan.adults.needed : 0 } }
+      return {
+        code: 'decision-room',
+        values: { tables: plan.seating.length, adults: plan.adults.matters ? plan.adults.needed : 0, ...heldSo(s) },
+      }
     case 'takehome':
       return {
         code: 'decision-takehome',

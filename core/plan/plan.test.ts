@@ -91,7 +91,7 @@ describe('what leaves and enters', () => {
   it('comes back as it went', () =>
     expect(readWorkshopFile(writeWorkshop({ ...moths, pictures: undefined }))).toEqual({ ...moths, pictures: undefined }))
   it('refuses a later version by name', () =>
-    expect(() => readWorkshopFile('{"format":"imprenta-workshop","version":2}')).toThrow(/version 2/))
+    expect(() => readWorkshopFile('{"format":"imprenta-workshop","version":3}')).toThrow(/version 3; this Imprenta reads versions 1 to 2/))
   it('escapes HTML in names', () => {
     const p = plan(fresh)
     const text = sheetText({ ...p.takeHome[0]!, name: '<b>x</b>' }, p, fresh, house, 'few')

@@ -155,6 +155,7 @@ export function planKit(
     seating: s.seating,
     ...made,
     home: home.materials,
+    inKits: home.inKits,
     sittings: sittingsAt(s),
     prints: print.prints,
     perSheet: print.grid.perSheet,
@@ -222,7 +223,9 @@ function byHand(s: Situation): MaterialUse[] {
 /** What bags for home are made of, beside what is in them: each a tray or bag, each medium a lidded pot with its label. */
 function goingHome(s: Situation, home: HomeNeeds): MaterialUse[] {
   if (home.people === 0) return []
-  const pots = s.resolved.materials.filter((m) => m.basis === 'area').reduce((sum, m) => sum + (home.materials[m.material] ?? 0), 0)
+  const pots = s.resolved.materials
+    .filter((m) => m.basis === 'area')
+    .reduce((sum, m) => sum + (home.materials[m.material] ?? 0) + (home.inKits[m.material] ?? 0), 0)
   const last = [s.resolved.stages.findLast((x) => x.mayBe.includes('home'))?.id ?? s.resolved.stages.at(-1)!.id]
   const line = (material: string, note: string, n: number): MaterialUse => ({
     material,

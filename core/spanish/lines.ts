@@ -315,7 +315,9 @@ const decisions: Lines['decisions'] = {
     return list(Object.values(v).map((at) => say.at(at))) || 'aún sin fecha'
   },
   'decision-room': (v) =>
-    `${n(v.tables, 'mesa')}${Number(v.adults) > 0 ? `, ${Number(v.adults) === 1 ? 'hace falta 1 adulto' : `hacen falta ${v.adults} adultos`}` : ''}`,
+    v.home
+      ? 'ninguna: todo en casa'
+      : `${n(v.tables, 'mesa')}${Number(v.adults) > 0 ? `, ${Number(v.adults) === 1 ? 'hace falta 1 adulto' : `hacen falta ${v.adults} adultos`}` : ''}`,
   'decision-takehome': (v) =>
     v.home
       ? `${n(v.sheets, 'hoja')}, todo en casa`

@@ -89,14 +89,26 @@ export interface HomeNeeds {
   /** Of them, who has a kit to go. */
   kits: number
   materials: Record<string, number>
+  /** What goes into kits to go, beside that. */
+  inKits: Record<string, number>
 }
 
 /** What goes home in bags, from the sheets: how many take work home, and each thing that their stages ask for. */
 export function homeNeeds(sheets: readonly TakeHomeSheet[]): HomeNeeds {
-  const materials: Record<string, number> = {}
   const working = sheets.filter((s) => s.things.length > 0)
-  for (const s of working) for (const m of s.things) materials[m] = (materials[m] ?? 0) + 1
-  return { people: working.length, kits: working.filter((s) => s.group === 'all-at-home').length, materials }
+  const kits = working.filter((s) => s.group === 'all-at-home')
+  return {
+    people: working.length,
+    kits: kits.length,
+    materials: thingsOf(working.filter((s) => s.group !== 'all-at-home')),
+    inKits: thingsOf(kits),
+  }
+}
+
+function thingsOf(sheets: readonly TakeHomeSheet[]): Record<string, number> {
+  const things: Record<string, number> = {}
+  for (const s of sheets) for (const m of s.things) things[m] = (things[m] ?? 0) + 1
+  return things
 }
 
 /** The input, with the ready times of each laid time worked out once. */

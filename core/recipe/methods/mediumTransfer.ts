@@ -173,7 +173,7 @@ export const mediumTransfer: Recipe = {
         { id: 'white', name: 'white', believes: 'Painted first: whites stay, grain and stains are hidden.', usualFor: ['pale', 'clean'], notFor: ['canvas', 'muslin', 'journal', 'kraft', 'mat-board', 'slate'], effects: [{ kind: 'surface', surface: 'painted' }, { kind: 'include-stage', stage: 'paint' }, { kind: 'include-material', material: 'white-paint' }, { kind: 'whites', whites: 'white' }] },
         { id: 'bare', name: 'bare', believes: 'Rustic: whites become the wood.', effects: [] },
         { id: 'colour', name: 'coloured', believes: 'A pale colour under all: whites become that colour.', notFor: ['journal', 'mat-board', 'slate'], effects: [{ kind: 'surface', surface: 'painted' }, { kind: 'include-stage', stage: 'paint-colour' }, { kind: 'include-material', material: 'colour-paint' }] },
-        { id: 'prepared', name: 'prepared', believes: 'A thin matt ground the day before: it drinks evenly, and whites stay.', notFor: ['canvas', 'mat-board', 'slate'], effects: [{ kind: 'include-stage', stage: 'prime' }, { kind: 'include-material', material: 'gesso' }, { kind: 'whites', whites: 'white' }] },
+        { id: 'prepared', name: 'prepared', believes: 'A thin matt ground the day before: it drinks evenly, and whites stay.', notFor: ['canvas', 'muslin', 'journal', 'kraft', 'mat-board', 'slate'], effects: [{ kind: 'include-stage', stage: 'prime' }, { kind: 'include-material', material: 'gesso' }, { kind: 'whites', whites: 'white' }] },
       ],
     },
     {

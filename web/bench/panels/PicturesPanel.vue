@@ -166,14 +166,14 @@ const chosenName = computed(() =>
       @erase="erasing = true"
       @next="next"
     />
-    <PrintSettings class="ruled" :bench="bench">
+    <component :is="unprinted ? 'div' : PrintSettings" class="ruled" :bench="unprinted ? undefined : bench">
       <SegmentChoice
         :label="$t('Whose pictures')"
         :model-value="d.pictures"
         :options="pictureSources.map((s) => ({ id: s, name: sourceNames[s] }))"
         @update:model-value="choose"
       />
-    </PrintSettings>
+    </component>
     <p class="small two ruled">
       {{
         $t(

@@ -4,8 +4,8 @@ import type { House } from '#core/house'
 import { minutesBetween, type Zoned } from '#core/time'
 import type { Piece, Workshop } from '#core/workshop'
 import { causes } from './causes'
-import { questions } from './symptoms'
-import type { Cause, Evidence, Making, Question, Ranked, When } from './shapes'
+import { questions, symptoms } from './symptoms'
+import type { Cause, Evidence, Making, Question, Ranked, Symptom, When } from './shapes'
 
 /** Causes ranked for what is seen on a piece made so. A cause is listed when it explains something seen and its stage is in
  *  the recipe. Sum = blocks for the symptoms it explains, less 2 for each that it does not, plus what speaks for, less what
@@ -121,3 +121,7 @@ export function makingOf(plan: Plan, workshop: Workshop, house: House, piece?: P
   }
   return Object.fromEntries(Object.entries(found).filter(([, v]) => v !== undefined)) as Making
 }
+
+/** What was seen that is no fault where worn is aimed at. */
+export const mayStay = (seen: readonly string[], aim: 'clean' | 'worn' | undefined): Symptom[] =>
+  aim === 'worn' ? symptoms.filter((s) => s.charm && seen.includes(s.id)) : []

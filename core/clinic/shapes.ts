@@ -49,6 +49,8 @@ export interface Symptom {
   name: string
   look: string
   feel: string
+  /** Where worn is aimed at it may stay: it is no fault unless it took a face or lettering. */
+  charm?: true
 }
 
 export interface Question {

@@ -2,8 +2,8 @@ import type { Question, Symptom } from './shapes'
 
 /** What is seen, described by look and by feel. */
 export const symptoms: Symptom[] = [
-  { id: 'haze', name: 'haze', look: 'White veil or specks once dry, gone when wet.', feel: 'Slightly furry.' },
-  { id: 'bald', name: 'bald spot', look: 'A piece of the picture is missing, paper and ink.', feel: 'Smooth ground.' },
+  { id: 'haze', name: 'haze', look: 'White veil or specks once dry, gone when wet.', feel: 'Slightly furry.', charm: true },
+  { id: 'bald', name: 'bald spot', look: 'A piece of the picture is missing, paper and ink.', feel: 'Smooth ground.', charm: true },
   { id: 'lifts', name: 'ink lifts', look: 'Ink comes off with the paper, colour on the finger.', feel: 'Slick or tacky.' },
   { id: 'stays', name: 'paper stays', look: 'Paper will not come off, white and whole.', feel: 'Like card, dry and hard.' },
   { id: 'runs', name: 'colours run', look: 'Colour in the water, outlines bleed.', feel: 'Wet as any other.' },
@@ -16,11 +16,11 @@ export const symptoms: Symptom[] = [
   { id: 'tissue', name: 'tissue shows', look: 'The tissue’s edge stays white on the candle.', feel: 'Papery.' },
   { id: 'torn', name: 'torn', look: 'The receiving paper’s face is torn.', feel: 'Rough.' },
   { id: 'wrinkles', name: 'wrinkles', look: 'Folds in the picture, with blanks along them.', feel: 'Ridges.' },
-  { id: 'pale', name: 'pale', look: 'All of the picture is there, but faint.', feel: 'Nothing.' },
+  { id: 'pale', name: 'pale', look: 'All of the picture is there, but faint.', feel: 'Nothing.', charm: true },
   { id: 'doubled', name: 'doubled', look: 'Every line is there twice.', feel: 'Nothing.' },
   { id: 'drips', name: 'bubbles, drips', look: 'Wax stands in bubbles or has run.', feel: 'Bumps.' },
   { id: 'outline', name: 'glue outline', look: 'A shiny rim stands round the picture.', feel: 'A step, smoother than the ground.' },
-  { id: 'grain', name: 'grain shows', look: 'Grain, knots or a stain show through the pale parts.', feel: 'Nothing.' },
+  { id: 'grain', name: 'grain shows', look: 'Grain, knots or a stain show through the pale parts.', feel: 'Nothing.', charm: true },
   { id: 'brush', name: 'brush lines', look: 'Streaks of the brush stand in the top coat.', feel: 'Fine ridges.' },
   { id: 'tacky', name: 'stays tacky', look: 'The surface takes fingerprints and holds paper.', feel: 'Tacky, perhaps cool.' },
   { id: 'off-centre', name: 'off centre', look: 'The film sits askew, or has lint and hairs under it.', feel: 'Specks.' },

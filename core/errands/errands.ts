@@ -27,7 +27,7 @@ export interface ErrandInput {
   bags: number
   ownPictures: boolean
   /** What people bring of their own, to be prepared the day before: "stones". */
-  gather?: string
+  gather?: readonly string[]
   samples: boolean
   cureMin: number
   figures: Figures
@@ -54,7 +54,7 @@ export function errandsFor(input: ErrandInput): Errand[] {
   const errands = [
     ...ordering(input, print),
     ...(input.ownPictures && input.sheets > 0 ? [collecting(input, print)] : []),
-    ...(input.gather === undefined ? [] : [gathering(input, first, input.gather)]),
+    ...(input.gather ?? []).map((what) => gathering(input, first, what)),
     ...painting(input, first),
     ...(input.sheets > 0 ? [print] : []),
     ...trimming(input, first),
@@ -130,7 +130,7 @@ function gathering(i: ErrandInput, first: PlacedSession, pieces: string): Errand
   const prepared = painting(i, first)[0]
   const [at, why] = [prepared ? minutesBetween(prepared.by, first.from) : 0, ahead.value]
   const inputs: Input[] = [from('lead', ahead), ...(prepared ? prepared.because.inputs : [])]
-  return lead(i, 'gather', first, at + why, { pieces }, inputs)
+  return lead(i, 'gather', first, at + why, { pieces }, inputs, `gather-${pieces.replaceAll(' ', '-')}`)
 }
 
 function painting(i: ErrandInput, first: PlacedSession): Errand[] {
@@ -143,7 +143,7 @@ function painting(i: ErrandInput, first: PlacedSession): Errand[] {
 }
 
 function trimming(i: ErrandInput, first: PlacedSession): Errand[] {
-  const ahead = i.resolved.stages.filter((s) => i.judged.split[s.id] === 'ahead' && s.mayBe.includes('session'))
+  const ahead = i.resolved.stages.filter((s) => i.judged.split[s.id] === 'ahead' && (s.mayBe.includes('session') || (i.held && s.station)))
   return ahead.map((s) =>
     lead(i, 'trim', first, i.figures('ahead.pack').value, { stage: s.name }, [from('lead', i.figures('ahead.pack'))], s.id),
   )

@@ -26,6 +26,8 @@ export interface KitNeeds {
   /** Of each thing so many go into kits. */
   inKits: Record<string, number>
   prints: number
+  /** What is taped: prints, or pages where nothing is printed. */
+  films: number
   perSheet: number
   areaMm2: number
   /** The whole face, for stages that go over all of it (`covers`); as `areaMm2` where the picture fills it. */
@@ -165,10 +167,10 @@ function measure(use: MaterialUse, needs: KitNeeds, by: ShareBy, all: readonly M
     const { perPrint, lengthMm } = needs.strips
     const inputs: Input[] = [
       { name: 'strips', value: perPrint, mark: 'P' },
-      { name: 'prints', value: needs.prints },
+      { name: 'prints', value: needs.films },
       { name: 'strip-length', value: lengthMm, unit: 'mm' },
     ]
-    return { need: new Decimal(perPrint).times(needs.prints), each: perPrint, inputs }
+    return { need: new Decimal(perPrint).times(needs.films), each: perPrint, inputs }
   }
   const amount = new Decimal(use.amount.value)
   const inputs: Input[] = [from('amount', use.amount)]
@@ -203,7 +205,11 @@ function measure(use: MaterialUse, needs: KitNeeds, by: ShareBy, all: readonly M
         inputs: [...inputs, { name: 'blanks', value: needs.blanks }, { name: 'strip-length', value: needs.panelStripMm, unit: 'mm' }],
       }
     case 'length':
-      return counted(use.per === 'blank' ? needs.blanks : people, use.per === 'blank' ? 'blanks' : 'people', amount.toNumber())
+      return use.per === 'blank'
+        ? counted(needs.blanks, 'blanks', amount.toNumber())
+        : use.per === 'piece'
+          ? counted(pieces, pieces === people ? 'people' : 'pieces', amount.toNumber())
+          : counted(people, 'people', amount.toNumber())
   }
 }
 

@@ -169,7 +169,7 @@ export const decisionLines: LinesOf<DecisionValues, string> = {
 /** What is to be done. */
 export const errandLines: LinesOf<ErrandValues, Said> = {
   gather: (v) => said(`Gather the ${v.pieces} that people bring`, 'and prepare them'),
-  'pack-kits': (v) => said(`Pack ${s(v.kits, 'kit')} to go`, 'pots labelled, prints cut'),
+  'pack-kits': (v) => said(`Pack ${s(v.kits, 'kit')} to go`, 'pots labelled, prints cut, pieces ready to coat'),
   'hand-out': (v) => said(`Hand out ${s(v.kits, 'kit')}`),
   'take-back': (v) => said('Take back what is used again', `of ${s(v.kits, 'kit')}`),
   order: (v) => said('Order', `${s(v.things, 'thing')} to buy`),

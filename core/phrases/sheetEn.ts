@@ -234,7 +234,7 @@ function kitToGo({ wait }: TakeHomeSheet): Pick<SheetText, 'headline' | 'when' |
       headline,
       when: t('All in one go, when it suits you'),
       never: '',
-      why: t('Read all steps first. A table, warm water and a bowl are yours.'),
+      why: t('Read all steps first. Table, bowl, warm water and scissors are yours.'),
       mark: null,
     }
   const lasts = sayMinutes(wait.recommendedMin)
@@ -242,7 +242,7 @@ function kitToGo({ wait }: TakeHomeSheet): Pick<SheetText, 'headline' | 'when' |
     headline,
     when: wait.recommendedMin >= 720 ? t('Lay it one day, rub it the next: {0} after', lasts) : t('Rub it {0} after you laid it', lasts),
     never: t('Never before {0}.', sayMinutes(wait.requiredMin)),
-    why: t('Count from when the glue went on, and write it down. A table, warm water and a bowl are yours.'),
+    why: t('Count from when the glue went on, and write it down. Table, bowl, warm water and scissors are yours.'),
     mark: wait.mark,
   }
 }

@@ -46,7 +46,10 @@ export function planDesign(s: Situation): PlannedDesign {
     sheets: print.sheets,
     bags: s.tables.length + 2,
     ownPictures: s.design.pictures === 'own',
-    ...(s.design.brings && { gather: s.kind.plural }),
+    gather: [
+      ...(s.design.brings ? [s.kind.plural] : []),
+      ...(s.design.pictures === 'magazine' ? ['magazines'] : s.design.pictures === 'brought' ? ['prints'] : []),
+    ],
     samples: samples.count > 0,
     cureMin: split.cure?.recommendedMin ?? s.resolved.cure?.recommended.value ?? 0,
     done: s.workshop.errandsDone,

@@ -7,7 +7,6 @@ import { gridOnSheet, tilesOf } from '#core/sheets'
 import { sparesFor, sureWith, sureWithCopies } from '#core/spares'
 import { layStrips, tapeInput, type StripLayout } from '#core/tape'
 import * as v from 'valibot'
-import { sittingsOf } from '#core/sessions'
 import type { DesignPlan, PrintPlan } from './shapes'
 import type { Situation } from './situation'
 
@@ -57,7 +56,9 @@ export function planSpares(s: Situation): DesignPlan['spares'] {
   if (inBags > 0) {
     const found = sparesFor({ ...asked, people: s.madeInClass, confidence, kind: 'interchangeable' })
     const count = inBags + (isRefusal(found) || !('spares' in found) ? s.madeInClass : found.spares)
-    return of(count, sureWith(count, asked), false)
+    const blanks = sparesFor({ ...asked, confidence, kind: 'interchangeable' })
+    const kept = of(count, sureWith(count, asked), false)
+    return survives || isRefusal(blanks) || !('spares' in blanks) ? kept : { ...kept, blanks: s.design.brings ? 0 : blanks.spares }
   }
   const found = sparesFor({ ...asked, confidence, kind: 'interchangeable' })
   return isRefusal(found) || !('spares' in found) ? of(s.pieces, sureWith(s.pieces, asked), false) : of(found.spares, found.reached, false)
@@ -156,8 +157,9 @@ export function planKit(
     ...made,
     home: home.materials,
     inKits: home.inKits,
-    sittings: sittingsAt(s),
+    sittings: s.sittings,
     prints: print.prints,
+    films: s.resolved.noPrint ? s.pieces * s.printsEach + made.coated - s.pieces : print.prints,
     perSheet: print.grid.perSheet,
     outline: s.fills,
     panelStripMm: panels ? accordionStrip(panelMm(s.kind, s.design.width.mm), panels).lengthMm : 0,
@@ -194,6 +196,7 @@ const area = (s: Situation, of: { widthMm: number; heightMm: number }, share: nu
 
 /** What every class has in reach, whatever the method. */
 function roomThings(s: Situation): MaterialUse[] {
+  if (s.madeInClass === 0) return []
   const { stages, materials } = s.resolved
   const has = (id: string) => materials.some((m) => m.material === id)
   const line = (material: string, note: string, basis: 'room' | 'table', at: string[]): MaterialUse[] =>
@@ -239,13 +242,6 @@ function goingHome(s: Situation, home: HomeNeeds): MaterialUse[] {
     ...(home.people > home.kits ? [line('home-tray', 'open, flat, a piece on each', home.people - home.kits)] : []),
     line('home-bag', 'for the things, with the sheet', home.people),
   ]
-}
-
-/** In which sitting each stage is done: its coats leave medium in brush and cup once a sitting. Ahead is one of its own. */
-function sittingsAt(s: Situation): Record<string, number> {
-  const at: Record<string, number> = {}
-  sittingsOf(s.resolved).forEach((stages, i) => stages.forEach((x) => (at[x.id] = i + 1)))
-  return at
 }
 
 /** Sizes come from typed inches: what is below a micrometre is noise of binary fractions. */

@@ -5,6 +5,7 @@ import { figuresOf, sizeUnit, paperOf, printersOf, recipesOf } from '#core/house
 import { seatTables, type Seating } from '#core/kit'
 import { picturesOf } from '#core/pictures'
 import {
+  blankMaterial,
   blankSurface,
   ageBands,
   edgeWork,
@@ -28,7 +29,7 @@ import {
   withExtras,
   type Extra,
 } from '#core/recipe'
-import { extraMinutes, forHome, placeSessions, turnsOf, type PlacedSession, type Setting, type Turns } from '#core/sessions'
+import { extraMinutes, forHome, placeSessions, sittingsOf, turnsOf, type PlacedSession, type Setting, type Turns } from '#core/sessions'
 import { minutesBetween, type Hours, type Zoned } from '#core/time'
 import { showLength } from '#core/units'
 import {
@@ -73,6 +74,8 @@ export interface Situation {
   inClass: Participant[]
   toGo: Participant[]
   kitsWork: ReturnType<typeof forHome>
+  /** In which sitting each stage is done, in class or at home: its coats leave medium in brush and cup once a sitting. */
+  sittings: Record<string, number>
   /** Pieces that are made in class. */
   madeInClass: number
   /** The whole group's tables, and how many at each make this design. */
@@ -128,6 +131,18 @@ function extrasOf(d: Design, recipe: Recipe, figures: Figures): Extra[] {
   const chosen = finishesFor(d.kind, d.material).filter((f) => d.finish?.includes(f.id))
   return [...source, ...(edge ? [edge] : []), ...chosen].map((x) => withExtraFigures(x, figures))
 }
+
+/** What a material is minded for stands where a hand first holds the piece in class: where it is laid, or where the film goes on. */
+function withCaution(resolved: ResolvedRecipe, material: string): ResolvedRecipe {
+  const caution = blankMaterial(material)?.caution
+  const touched = resolved.recipe.filmApart ? 'sealed' : 'laid'
+  if (!caution) return resolved
+  return { ...resolved, stages: resolved.stages.map((s) => (s.makes === touched ? { ...s, cautions: [...s.cautions, caution] } : s)) }
+}
+
+/** Ahead is a sitting of its own. */
+const sittingsAt = (resolved: ResolvedRecipe): Record<string, number> =>
+  Object.fromEntries(sittingsOf(resolved).flatMap((stages, i) => stages.map((x) => [x.id, i + 1])))
 
 /** How much of the box round it a picture fills, and what its print looks like from above. */
 function shapeOf(d: Design, outline: Outline, figures: Figures): { fills: Figure; cut: Outline } {
@@ -186,8 +201,9 @@ export function situate(
   ]
   const dressed = withExtras(recipe, extrasOf(design, recipe, figures), kind.id)
   const asMade = resolveRecipe(dressed, design.choices, house.recipeChoices[recipe.id] ?? {}, blankSurface(design.material), usualFor)
+  const handled = withCaution(asMade, design.material)
   const printed = design.pictures === 'house' || design.pictures === 'own'
-  const resolvedHere = printed ? asMade : { ...asMade, noPrint: true }
+  const resolvedHere = printed ? handled : { ...handled, noPrint: true }
   const kitsWork = forHome(resolvedHere)
   const resolved = workshop.held === 'home' ? kitsWork.resolved : resolvedHere
   const outline = outlineOf(kind, design.outline)
@@ -210,6 +226,7 @@ export function situate(
     inClass,
     toGo: makers.filter((p) => takesKit(workshop, p)),
     kitsWork,
+    sittings: sittingsAt(resolvedHere),
     madeInClass,
     people,
     pieces,

@@ -374,7 +374,7 @@ export const edgeWork: Readonly<Partial<Record<Edge, Extra>>> = {
   outline: {
     id: 'outline',
     name: 'cut to its outline',
-    believes: 'Better than a square: no rim of film or paper shows.',
+    believes: 'Better than a square: no rim of film or paper shows.', without: { stages: ['trim'], materials: [] },
     steps: [
       worked('cut', {
         id: 'edge-outline',
@@ -401,7 +401,7 @@ export const edgeWork: Readonly<Partial<Record<Edge, Extra>>> = {
   torn: {
     id: 'torn',
     name: 'torn',
-    believes: 'Torn against a ruler or by hand, towards you: a soft edge without a blade.',
+    believes: 'Torn against a ruler or by hand, towards you: a soft edge without a blade.', without: { stages: ['trim'], materials: [] },
     steps: [
       worked('cut', {
         id: 'edge-tear',

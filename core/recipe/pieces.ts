@@ -1,5 +1,6 @@
 import type { Surface } from '#core/cure'
 import type { Outline } from './outline'
+import type { CautionId } from './cautions'
 import type { MaterialUse } from './shapes'
 import { figure, type Figure, type Mark } from '#core/reasons'
 
@@ -15,6 +16,8 @@ export interface BlankMaterial {
   survives?: true
   /** Light enough that lost whites hardly show. */
   white: boolean
+  /** Minded wherever a hand holds it. */
+  caution?: CautionId
   colour: string
   mark: Mark
 }
@@ -33,7 +36,7 @@ export const woods: BlankMaterial[] = [
   { id: 'card', name: 'card', surface: 'porous', note: 'heavier than copy paper', prepare: 'Nothing.', white: true, colour: '#F5F1E6', mark: 'P' },
   { id: 'smooth-paper', name: 'smooth paper', surface: 'porous', note: 'grips: lift promptly', prepare: 'Heavy enough to be wetted through.', white: true, colour: '#F7F4EC', mark: 'P' },
   { id: 'glossy-paper', name: 'glossy paper', surface: 'sealed', note: 'for prints on plain paper', prepare: 'Nothing.', white: true, colour: '#FBF9F4', mark: 'P' },
-  { id: 'glass', name: 'glass', surface: 'sealed', survives: true, note: 'clean and dry', prepare: 'Wash, dry, no finger marks.', white: false, colour: '#D4E4E6', mark: 'P' },
+  { id: 'glass', name: 'glass', surface: 'sealed', survives: true, caution: 'glass', note: 'clean and dry', prepare: 'Wash, dry, no finger marks.', white: false, colour: '#D4E4E6', mark: 'P' },
   { id: 'candle', name: 'pillar candle', surface: 'sealed', note: 'pale wax, smooth, wide', prepare: 'Wipe it dry; no dents.', white: true, colour: '#F4EAD2', mark: 'P' },
   { id: 'paper', name: 'backing sheet', surface: 'sealed', survives: true, note: 'used sticker backing or baking paper', prepare: 'Nothing.', white: true, colour: '#EFE9DB', mark: 'P' },
 ]

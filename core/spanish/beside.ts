@@ -183,12 +183,12 @@ export const beside: Record<string, string> = {
     'Colocada el ____________ a las ________. Luego {0} en plano, nunca menos de {1}.',
   'A kit to go': 'Un juego para llevar',
   'All in one go, when it suits you': 'Todo de una vez, cuando le venga bien',
-  'Read all steps first. A table, warm water and a bowl are yours.':
-    'Lea antes todos los pasos. La mesa, el agua tibia y el cuenco los pone usted.',
+  'Read all steps first. Table, bowl, warm water and scissors are yours.':
+    'Lea antes todos los pasos. Mesa, cuenco, agua tibia y tijeras los pone usted.',
   'Lay it one day, rub it the next: {0} after': 'Colocar un día, frotar al siguiente: {0} después',
   'Rub it {0} after you laid it': 'Frotar {0} después de colocarla',
-  'Count from when the glue went on, and write it down. A table, warm water and a bowl are yours.':
-    'Cuente desde que se puso la cola, y anótelo. La mesa, el agua tibia y el cuenco los pone usted.',
+  'Count from when the glue went on, and write it down. Table, bowl, warm water and scissors are yours.':
+    'Cuente desde que se puso la cola, y anótelo. Mesa, cuenco, agua tibia y tijeras los pone usted.',
   'Kits are handed out: {0}.': 'Se entregan los juegos: {0}.',
   'What is used again comes back.': 'Vuelve lo que se usa otra vez.',
   '{0} was added': 'se añadió {0}',
@@ -209,6 +209,8 @@ export const beside: Record<string, string> = {
   'worn, its charm': 'gastado, su encanto',
   'as clean as a print': 'limpio como una impresión',
   'aimed at: {0}': 'se busca: {0}',
+  'Worn is aimed at here: {0} may stay.': 'Aquí se busca lo gastado: {0} puede quedarse.',
+  'It is a fault only where it took a face or lettering.': 'Es un fallo solo donde se llevó una cara o letras.',
   'Aim for': 'Se busca',
   'the picture fills the face': 'la imagen llena la cara',
   'the picture is a part of the face': 'la imagen ocupa parte de la cara',

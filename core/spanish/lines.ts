@@ -328,7 +328,7 @@ const decisions: Lines['decisions'] = {
 
 const errands: Lines['errands'] = {
   gather: (v) => said(`Reunir lo que la gente trae (${v.pieces})`, 'y prepararlo'),
-  'pack-kits': (v) => said(`Preparar ${n(v.kits, 'juego')} para llevar`, 'frascos etiquetados, impresiones cortadas'),
+  'pack-kits': (v) => said(`Preparar ${n(v.kits, 'juego')} para llevar`, 'frascos etiquetados, impresiones cortadas, piezas listas'),
   'hand-out': (v) => said(`Entregar ${n(v.kits, 'juego')}`),
   'take-back': (v) => said('Recoger lo que se vuelve a usar', `de ${n(v.kits, 'juego')}`),
   order: (v) => said('Pedir', `${n(v.things, 'cosa')} por comprar`),

@@ -1,6 +1,6 @@
 import { cure } from '#core/cure'
 import { weakest, type Mark } from '#core/reasons'
-import { cautions, pieceStates, type Fault, type HomeStep, type PieceState, type ResolvedRecipe } from '#core/recipe'
+import { cautions, pieceStates, type Fault, type HomeStep, type PieceState, type ResolvedRecipe, type Stage } from '#core/recipe'
 import type { Judged, PlacedSession } from '#core/sessions'
 import type { Figures } from '#core/figures'
 import { minutesBetween, roundUpToHour, wakingFrom, type Hours, type Zoned } from '#core/time'
@@ -116,12 +116,15 @@ type Sheeting = TakeHomeInput & { readyFrom: (at: Zoned) => TakeHomeSheet['ready
 
 function sheet(p: Participant, number: number, i: Sheeting): TakeHomeSheet {
   const own = i.known(p.id, number)
-  const state = own?.asIs || (own && i.toGo) ? own.state : goingHome(p, own, i)
-  const group = groupOf(state, i)
-  const left = group === 'not-laid' ? [] : remaining(state, i).filter((s) => !i.toGo || s.mayBe.includes('home'))
+  const asIs = own?.asIs || (own && i.toGo)
+  const { state, next, laid } = asIs ? { state: own.state, next: nextAfter(own.state, i), laid: undefined } : goingHome(p, own, i)
+  const left = rank(state) < rank('laid') && !i.toGo ? [] : i.resolved.stages.slice(next).filter((s) => !i.toGo || s.mayBe.includes('home'))
+  // A second transfer waits for its own cure, whatever the first has come to.
+  const again = next > 0 && i.resolved.stages[next - 1]!.then?.cures === true && next - 1 > firstCure(i)
+  const group = again ? 'rub-at-home' : groupOf(state, left, i)
   const steps = left.flatMap((s) => (s.home ? [s.home] : []))
-  const ready = group === 'rub-at-home' ? whenReady(own?.laidAt ?? laidAt(p, i), i) : undefined
-  const unknown = (state === 'laid' && group === 'rub-at-home' && !ready) || group === 'all-at-home'
+  const ready = group === 'rub-at-home' ? whenReady(again ? laid : (own?.laidAt ?? laidAt(p, i)), i) : undefined
+  const unknown = ((state === 'laid' || again) && group === 'rub-at-home' && !ready) || group === 'all-at-home'
   const wait = unknown ? i.readyFrom(i.now) : undefined
   const chain = statesOf(i.resolved)
   const things =
@@ -163,49 +166,60 @@ const rank = (state: PieceState) => pieceStates.indexOf(state)
 const statesOf = (resolved: ResolvedRecipe) =>
   pieceStates.filter((s) => rank(s) >= rank('laid') && resolved.stages.some((x) => x.makes === s || x.then?.makes === s))
 
-/** The state in which a piece will go home: from what it is now (or from nothing), stage by stage through the sessions that
- *  its owner attends and, when it is already begun, that are not over; stopping where it would be rubbed too early. */
-function goingHome(p: Participant, own: Piece | undefined, i: Sheeting): PieceState {
-  let state: PieceState = own?.state ?? 'to-print'
-  let laid = own?.laidAt ?? laidAt(p, i)
-  for (const s of own ? remaining(own.state, i) : i.resolved.stages) {
+const firstCure = (i: TakeHomeInput): number => i.resolved.stages.findIndex((s) => s.then?.cures)
+
+/** How far a piece will have come when it goes home: its state, the first stage that is left, and when what cures then was laid. */
+interface Going {
+  state: PieceState
+  next: number
+  laid: Zoned | undefined
+}
+
+/** From what it is now (or from nothing), stage by stage through the sessions that its owner attends and, when it is already begun, that
+ *  are not over; stopping where it would be rubbed too early. */
+function goingHome(p: Participant, own: Piece | undefined, i: Sheeting): Going {
+  const { stages } = i.resolved
+  const begun = own ? nextAfter(own.state, i) : 0
+  const going: Going = { state: own?.state ?? 'to-print', next: begun, laid: own?.laidAt ?? laidAt(p, i) }
+  for (let k = begun; k < stages.length; k++) {
+    const s = stages[k]!
     const place = i.judged.split[s.id]!
     const session = i.sessions.find((x) => x.id === place)
     if (place === 'home') break
     const cannot = p.misses.includes(place) || (own && (!session || minutesBetween(i.now, session.to) <= 0))
     if (cannot && own && !s.makes) continue
     if (cannot) break
-    if (session && s.makes !== 'laid' && isTooEarly(s.id, laid, session.from, i)) break
-    if (s.makes) state = s.makes
-    if (s.makes === 'laid') laid ??= session?.to
+    if (session && s.makes !== 'laid' && isTooEarly(k, going.laid, session.from, i)) break
+    if (s.makes) going.state = s.makes
+    if (s.makes === 'laid') going.laid ??= session?.to
+    if (s.then?.cures && k > firstCure(i)) going.laid = session?.to
+    going.next = k + 1
   }
-  return state
+  return going
 }
 
-/** Whether a stage that follows the cure would come before the piece's own least time. */
-function isTooEarly(stage: string, laid: Zoned | undefined, from: Zoned, i: Sheeting): boolean {
-  const { stages } = i.resolved
-  const curing = stages.findIndex((s) => s.then?.cures)
-  if (curing < 0 || stages.findIndex((s) => s.id === stage) <= curing) return false
+/** Whether a stage right after a cure would come before the piece's own least time. */
+function isTooEarly(k: number, laid: Zoned | undefined, from: Zoned, i: Sheeting): boolean {
+  if (!i.resolved.stages.slice(0, k).some((s) => s.then?.cures)) return false
   const times = whenReady(laid, i)
   return times !== undefined && minutesBetween(times.neverBefore, from) < 0
 }
 
-function groupOf(state: PieceState, i: TakeHomeInput): HomeGroup {
+function groupOf(state: PieceState, left: readonly Stage[], i: TakeHomeInput): HomeGroup {
   if (rank(state) < rank('laid')) return i.toGo ? 'all-at-home' : 'not-laid'
-  const left = remaining(state, i).filter((s) => s.home)
-  if (left.length === 0) return 'finished'
-  if (left.some((s) => s.round)) return rank(state) < rank('rub-1') ? 'rub-at-home' : 'rub-on'
-  return left.some((s) => s.lays) ? 'seal-at-home' : 'finish-at-home'
+  const todo = left.filter((s) => s.home)
+  if (todo.length === 0) return 'finished'
+  if (todo.some((s) => s.round)) return rank(state) < rank('rub-1') ? 'rub-at-home' : 'rub-on'
+  return todo.some((s) => s.lays) ? 'seal-at-home' : 'finish-at-home'
 }
 
-function remaining(state: PieceState, i: TakeHomeInput) {
-  const { stages } = i.resolved
+/** The first stage that is left in a state. */
+function nextAfter(state: PieceState, i: TakeHomeInput): number {
   let last = -1
-  stages.forEach((s, k) => {
+  i.resolved.stages.forEach((s, k) => {
     if ([s.makes, s.then?.makes].some((made) => made && rank(made) <= rank(state))) last = k
   })
-  return stages.slice(last + 1)
+  return last + 1
 }
 
 function laidAt(p: Participant, i: TakeHomeInput): Zoned | undefined {
@@ -252,6 +266,7 @@ function thingsFor(stagesAtHome: readonly string[], i: TakeHomeInput): ResolvedR
   return i.resolved.materials.filter(
     (m) =>
       (m.bag ?? (i.toGo && m.basis === 'print')) &&
+      !(i.toGo && m.material === 'blank') &&
       (!m.onlyFor || m.onlyFor.includes(i.kind)) &&
       (m.basis === 'print' ? stagesAtHome.length > 0 : m.stages.some((s) => stagesAtHome.includes(s))),
   )

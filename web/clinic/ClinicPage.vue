@@ -3,7 +3,7 @@ import { t as tr } from '#core/language'
 import { pieceOf } from '#core/workshop'
 import { computed, ref } from 'vue'
 import { useRoute } from 'vue-router'
-import { closerLooks, diagnose, makingOf, symptoms, togetherOf, type Making } from '#core/clinic'
+import { closerLooks, diagnose, makingOf, mayStay, symptoms, togetherOf, type Making } from '#core/clinic'
 import { latestRecipe, recipes, resolveRecipe } from '#core/recipe'
 import { inZone } from '#core/time'
 import { useDesk } from '../app/desk'
@@ -63,6 +63,12 @@ const name = computed(() => {
       : tr('Your piece')
 })
 const what = computed(() => symptoms.filter((s) => seen.value.includes(s.id)).map((s) => tr(s.name)))
+const aim = computed(() => w.value?.designs.find((d) => d.id === plan.value?.design)?.quality)
+const stays = computed(() =>
+  mayStay(seen.value, aim.value)
+    .map((s) => tr(s.name))
+    .join(', '),
+)
 const missing = computed(() => id.value !== undefined && !w.value)
 const owners = computed(() => [
   { id: '', name: tr('any piece of this plan') },
@@ -91,6 +97,10 @@ const owners = computed(() => [
           <MadeHow v-if="plan && say" :making="making" :plan="plan" :piece="piece" :say="say" />
         </div>
       </div>
+      <p v-if="stays" class="hollow">
+        <b>{{ $t('Worn is aimed at here: {0} may stay.', stays) }}</b>
+        {{ $t('It is a fault only where it took a face or lettering.') }}
+      </p>
       <CauseList v-if="ranked.length" :ranked="ranked" :pairs="pairs" />
       <div v-else class="hollow">
         {{

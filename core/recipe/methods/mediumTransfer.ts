@@ -118,7 +118,7 @@ export const mediumTransfer: Recipe = {
       then: { least: figure(720, 'min', 'P'), cures: true, why: 'Rubbed sooner, the ink comes off with the paper.' },
     },
     {
-      id: 'over-rub', name: 'Wet and rub the second', mayStop: true, attended: true, minutes: figure(15, 'min', 'E'), station: 'table', mayBe: ['session', 'home'], optional: true,
+      id: 'over-rub', name: 'Wet and rub the second', round: 1, mayStop: true, attended: true, minutes: figure(15, 'min', 'E'), station: 'table', mayBe: ['session', 'home'], optional: true,
       pass: 'Both pictures clear, no crumbs.', fail: 'Colour on your finger: stop, dry longer.', cautions: ['water', 'fingers', 'pulp'],
       home: { title: 'Wet and rub the second', few: 'A damp cloth until it reads through, then soft circles. Sticky? Stop.', more: 'Lay a damp cloth on top until the second picture reads through, then rub in small soft circles with one fingertip. Colour on the finger means stop.' },
     },

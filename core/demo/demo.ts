@@ -41,6 +41,7 @@ interface Plot {
   design: Omit<Design, 'id'>
   /** What is made beside it. */
   second?: Omit<Design, 'id'>
+  held?: 'home'
   /** Days from today, start, end. */
   sessions: [number, string, string][]
   made: number
@@ -97,6 +98,18 @@ const plots: Plot[] = [
     sessions: [[29, '13:00', '16:00'], [30, '16:30', '20:15']],
   },
   {
+    id: 'kelp-canvases', house: library, title: 'Kelp canvases to go', drawing: 'kelp', tables: null, helpers: 0, made: -2, held: 'home',
+    names: Array<null>(10).fill(null),
+    design: { kind: 'canvas', material: 'canvas', width: inches(8, '8 in'), height: inches(6, '6 in'), recipe: { id: 'medium-transfer', version: 1 }, choices: {}, pictures: 'house', lettering: false, mirrored: null, on: { width: inches(5, '5 in'), height: inches(4, '4 in') }, edge: 'faded', finish: ['back'] },
+    sessions: [[13, '16:00', '18:00'], [27, '16:00', '18:00']],
+  },
+  {
+    id: 'shipping-news', house: club, title: 'Shipping news stickers', drawing: 'tide', tables: 3, helpers: 1, made: -1,
+    names: Array<null>(12).fill(null), ages: Array<AgeBand>(12).fill('8-12'),
+    design: { kind: 'stickers', material: 'paper', width: millimetres(60), height: millimetres(45), recipe: { id: 'tape-film', version: 1 }, choices: {}, pictures: 'magazine', lettering: false, mirrored: null, edge: 'outline' },
+    sessions: [[22, '16:30', '19:00']],
+  },
+  {
     id: 'heron-canvases', house: library, title: 'Heron canvases', drawing: 'heron', tables: 3, helpers: 1, made: -210, archived: true,
     names: Array<null>(9).fill(null),
     design: { kind: 'canvas', material: 'canvas', width: inches(8, '8 in'), height: inches(6, '6 in'), recipe: { id: 'medium-transfer', version: 1 }, choices: { ground: 'bare', thickness: 'generous' }, pictures: 'house', lettering: false, mirrored: null },
@@ -116,6 +129,7 @@ function workshopOf(p: Plot, today: string): Workshop {
     id: p.id, houseId: p.house.id, title: p.title, drawing: p.drawing, createdAt: at(p.made, '15:00'), archivedAt: p.archived ? at(p.made + 20, '15:00') : null,
     group: { tables: p.tables, helpers: p.helpers, participants: absences(p, participants) },
     designs: [{ id: `${p.id}-d1`, ...p.design }, ...(p.second ? [{ id: `${p.id}-d2`, ...p.second }] : [])],
+    ...(p.held && { held: p.held }),
     sessions,
     choices: { spares: p.id === 'moths-of-the-marsh' ? 3 : null, samples: null, confidence: 0.9, share: {}, split: {} },
     pieces: pieces(p, participants, sessions, at),

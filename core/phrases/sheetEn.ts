@@ -27,7 +27,7 @@ export interface SheetText {
   chain: { state: PieceState; word: string; done: boolean }[]
   /** What is left to do; for a finished piece how it was made, so that it can be done again, for one that is not begun what will be done:
    *  `stepsTitle` says so. */
-  steps: { title: string; text: string }[]
+  steps: { title: string; text: string; state?: PieceState }[]
   stepsTitle: string
   bag: string[]
   faults: { seen: string; now: string }[]
@@ -63,7 +63,10 @@ export function sheetText(sheet: TakeHomeSheet, whole: Plan, workshop: Workshop,
       ? { stepsTitle: t('How it was made, to do it again'), steps: howMade(plan, house) }
       : sheet.group === 'not-laid' && sheet.steps.length === 0
         ? { stepsTitle: t('What will be done'), steps: howMade(plan, house) }
-        : { stepsTitle: '', steps: sheet.steps.map((s) => ({ title: t(s.title), text: stepText(s, sheet, wording) })) }),
+        : {
+            stepsTitle: '',
+            steps: sheet.steps.map((s) => ({ title: t(s.title), text: stepText(s, sheet, wording), ...(s.makes && { state: s.makes }) })),
+          }),
     bag: sheet.bag.map((b) => inPot(b, sheet, plan, house)),
     faults: sheet.faults.map((f) => ({ seen: t(f.seen), now: t(f.now) })),
     cautions: sheet.cautions.map((c) => t(c)),
@@ -298,7 +301,7 @@ export function inBoth(a: SheetText, b: SheetText): SheetText {
     never: both(a.never, b.never),
     why: both(a.why, b.why),
     chain: a.chain.map((c, i) => ({ ...c, word: both(c.word, b.chain[i]!.word) })),
-    steps: a.steps.map((s, i) => ({ title: both(s.title, b.steps[i]!.title), text: `${s.text}\n${b.steps[i]!.text}` })),
+    steps: a.steps.map((s, i) => ({ ...s, title: both(s.title, b.steps[i]!.title), text: `${s.text}\n${b.steps[i]!.text}` })),
     stepsTitle: both(a.stepsTitle, b.stepsTitle),
     bag: each(a.bag, b.bag),
     faults: a.faults.map((f, i) => ({ seen: item(f.seen, b.faults[i]!.seen), now: item(f.now, b.faults[i]!.now) })),

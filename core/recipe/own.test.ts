@@ -172,7 +172,15 @@ describe('what is usual for this piece and group', () => {
     })
   })
   it('names only surfaces, pieces, ages, “large”, “pale” and what is aimed at', () => {
-    const known = new Set<string>([...woods.map((w) => w.id), ...pieceKinds.map((k) => k.id), ...ageBands, 'large', 'pale', 'clean', 'worn'])
+    const known = new Set<string>([
+      ...woods.map((w) => w.id),
+      ...pieceKinds.map((k) => k.id),
+      ...ageBands,
+      'large',
+      'pale',
+      'clean',
+      'worn',
+    ])
     for (const r of recipes)
       for (const s of r.schools)
         for (const o of s.options) for (const x of [...(o.usualFor ?? []), ...(o.notFor ?? [])]) expect(known).toContain(x)

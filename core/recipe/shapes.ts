@@ -36,6 +36,8 @@ export interface HomeStep {
   more: string
   /** What it must not be, where the step is said by its cues. */
   not?: string
+  /** What the piece is after it, where somebody sees that for the first time. */
+  makes?: PieceState
   /** The piece is laid now: its time is written down, and the wait counts from it. */
   laid?: true
   /** Minutes before the next step, at least and at most. */

@@ -19,6 +19,7 @@ function homeStep(s: Stage): HomeStep {
   const said = s.home ?? { title: s.name, few: s.pass, more: s.pass, not: s.fail }
   return {
     ...said,
+    ...(s.makes && { makes: s.makes }),
     ...(s.then?.cures && { laid: true as const }),
     ...(s.then && !s.then.cures && s.then.least.value > 0 && { leastMin: s.then.least.value }),
     ...(s.then?.most && s.then.most.value <= 10 && { mostMin: s.then.most.value }),

@@ -190,6 +190,7 @@ export const beside: Record<string, string> = {
   'Count from when the glue went on, and write it down. Table, bowl, warm water and scissors are yours.':
     'Cuente desde que se puso la cola, y anótelo. Mesa, cuenco, agua tibia y tijeras los pone usted.',
   'Kits are handed out: {0}.': 'Se entregan los juegos: {0}.',
+  'Kits are handed out first; what is used again comes back.': 'Primero se entregan los juegos; luego vuelve lo que se usa otra vez.',
   'What is used again comes back.': 'Vuelve lo que se usa otra vez.',
   '{0} was added': 'se añadió {0}',
   Finishing: 'Acabado',

@@ -119,7 +119,9 @@ function steps(doc: Doc, t: SheetText, c: Column, top: number): number {
       }
       const x = c.x + k * (width + 20)
       write(doc, String(k * perColumn + i + 1), { x, y, width: 22, size: c.size + 6, style: 'head', color: c.ink })
-      y = write(doc, s.title, { x: x + 24, y: y + 2, width: width - 24, size: c.size + 2, style: 'bold' })
+      const beside = s.state ? c.size + 6 : 0
+      if (s.state) drawToken(doc, s.state, x + width - 8, y + 9, (c.size + 2) / 2, c.ink)
+      y = write(doc, s.title, { x: x + 24, y: y + 2, width: width - 24 - beside, size: c.size + 2, style: 'bold' })
       y = write(doc, s.text, { x: x + 24, y, width: width - 24, size: c.size }) + 4
     }
     bottom = Math.max(bottom, y)

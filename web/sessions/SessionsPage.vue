@@ -62,6 +62,11 @@ const curing = computed(() => {
   const least = [s.at(c.earliestAt), s.minutes(c.requiredMin)]
   return tr('Earliest {0} ({1}), better from {2} ({3}).', ...least, s.at(c.recommendedAt), s.minutes(c.recommendedMin))
 })
+const nothing = computed(() =>
+  workshop.value?.held === 'home'
+    ? tr('Kits are handed out first; what is used again comes back.')
+    : tr('Nothing has to cure between classes.'),
+)
 </script>
 <template>
   <LostPage v-if="!workshop || !house || !plan || !say" />
@@ -98,7 +103,7 @@ const curing = computed(() => {
           cure.verdict === 'ready' ? $t('Ready by then.') : cure.verdict === 'risky' ? $t('Risky by then.') : $t('Too soon.')
         }}</b>
         {{ curing }}</template
-      ><template v-else>{{ $t('Nothing has to cure between classes.') }}</template>
+      ><template v-else>{{ nothing }}</template>
       <span class="two">&ensp;{{ $t('Drag a class along the time, or choose it and use the arrow keys.') }}</span>
     </p>
     <div class="cols">

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { useEventListener } from '@vueuse/core'
+import { useElementSize, useEventListener } from '@vueuse/core'
 import { computed, ref } from 'vue'
 import type { House } from '#core/house'
 import { hoursOf, type Plan } from '#core/plan'
@@ -25,6 +25,12 @@ const emit = defineEmits<{ hold: [held: { session: string; by: number } | undefi
 const lane = ref<HTMLElement>()
 const line = computed(() => timelineOf(props.stored.sessions, hoursOf(props.house), props.house.timeZone))
 const at = (x: string) => placeOn(line.value, x)
+/** Days that are named: as many as stand beside each other without touching. */
+const { width } = useElementSize(lane)
+const named = computed(() => {
+  const every = width.value ? Math.ceil((line.value.days.length * 84) / width.value) : 1
+  return line.value.days.filter((_, i) => i % every === 0)
+})
 const cure = computed(() => props.plan.split.cure)
 const span = (from: number, to: number) => ({ left: `${from}%`, width: `${to - from}%` })
 /** From when to when pieces wait for their rubbing. */
@@ -82,7 +88,7 @@ function nudge(e: KeyboardEvent, session: string) {
     <div ref="lane" class="lane">
       <i v-for="(n, i) in line.nights" :key="`n${i}`" class="night" :style="span(n.from, n.to)" />
       <i v-for="(c, i) in line.closed" :key="`c${i}`" class="closed" :style="span(c.from, c.to)" />
-      <span v-for="d in line.days" :key="d" class="day" :style="{ left: `${at(d)}%` }">{{ sayShortDay(d) }}</span>
+      <span v-for="d in named" :key="d" class="day" :style="{ left: `${at(d)}%` }">{{ sayShortDay(d) }}</span>
       <i v-if="at(plan.now) > 0 && at(plan.now) < 100" class="now" :style="{ left: `${at(plan.now)}%` }"
         ><b>{{ $t('now') }}</b></i
       >

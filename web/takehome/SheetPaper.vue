@@ -46,7 +46,7 @@ defineProps<{
       <li v-for="(s, i) in text.steps" :key="i">
         <b class="n">{{ i + 1 }}</b>
         <div>
-          <p class="h">{{ s.title }}</p>
+          <p class="h"><PieceToken v-if="s.state" class="then" :state="s.state" :size="17" /> {{ s.title }}</p>
           <p>{{ s.text }}</p>
         </div>
       </li>
@@ -196,6 +196,9 @@ header > div {
 .n {
   font: 800 var(--t-h3)/1 var(--f-head);
   color: var(--ink);
+}
+.then {
+  vertical-align: -3px;
 }
 .lists {
   display: grid;

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { t as tr } from '#core/language'
 import { computed } from 'vue'
-import { pieceStates, type PieceState } from '#core/recipe'
+import { pieceKind, pieceStates, type PieceState } from '#core/recipe'
 import { addMinutes, inZone, minutesBetween, placeLocal } from '#core/time'
 import type { Summary } from '#core/workshop'
 import { useDesk } from '../app/desk'
@@ -32,7 +32,8 @@ const r = computed(() => {
   const over = sessions.value.length > 0 && sessions.value.every((s) => minutesBetween(s.to, desk.now) > 0)
   const finding = over ? undefined : plan.value?.findings.find((f) => f.level !== 'note')
   const errand = over ? undefined : plan.value?.errands.find((e) => e.state !== 'done')
-  const pieces = plan.value && w.people ? `${plan.value.pieceName.split(' ').at(-1)}${w.people > 1 ? 's' : ''}` : 'people'
+  const kind = pieceKind(w.kind)
+  const pieces = plan.value && w.people ? (w.called ?? (w.people > 1 ? kind.plural : kind.name)) : 'people'
   return {
     w,
     state: halfway(w),

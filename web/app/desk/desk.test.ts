@@ -415,7 +415,7 @@ describe('what is told of the connection and of documents', () => {
   it('opens a workshop when it is wanted, and only then', async () => {
     const desk = useDesk()
     await desk.start()
-    expect([desk.workshop('kelp-coasters'), desk.coming('kelp-coasters'), desk.summaries.length]).toEqual([undefined, true, 8])
+    expect([desk.workshop('kelp-coasters'), desk.coming('kelp-coasters'), desk.summaries.length]).toEqual([undefined, true, 10])
     desk.want(['kelp-coasters'])
     await vi.waitFor(() => expect(desk.workshop('kelp-coasters')?.id).toBe('kelp-coasters'))
     expect([desk.coming('kelp-coasters'), desk.coming('nowhere')]).toEqual([false, false])

@@ -63,10 +63,10 @@ export interface ErrandValues {
   'pack-kits': { kits: number }
   'hand-out': { kits: number }
   'take-back': { kits: number }
-  paint: { stage: string }
+  paint: { stage: string; minutes: number }
   print: { sheets: number }
   sample: { sample: string }
-  trim: { stage: string }
+  trim: { stage: string; minutes: number }
   pack: InClass & { bags: number }
   'set-up': InClass
 }

@@ -1,7 +1,7 @@
 import type { Coded, ErrandValues } from '#core/codes'
 import type { Figures } from '#core/figures'
 import { because, from, keysOf, type Because, type Input } from '#core/reasons'
-import type { ResolvedRecipe } from '#core/recipe'
+import type { ResolvedRecipe, Stage } from '#core/recipe'
 import { addMinutes, lastOpenBefore, minutesBetween, type Hours, type Zoned } from '#core/time'
 import type { Judged, PlacedSession } from '#core/sessions'
 
@@ -24,6 +24,9 @@ export interface ErrandInput {
   supplierDays: number
   thingsToBuy: number
   sheets: number
+  /** What is trimmed, and what is painted, washed, drilled. */
+  prints: number
+  blanks: number
   bags: number
   ownPictures: boolean
   /** What people bring of their own, to be prepared the day before: "stones". */
@@ -124,6 +127,10 @@ function collecting(i: ErrandInput, print: Errand): Errand {
   return errand(i, 'collect', 'collect', print.sessionId, addMinutes(print.by, -ahead.value), {}, [from('lead', ahead)])
 }
 
+/** Minutes of work on all of it by one pair of hands; and how long that takes with what dries between. */
+const work = (i: ErrandInput, s: Stage): number => Math.round(s.minutes.value * (s.per === 'print' ? i.prints : i.blanks))
+const effort = (i: ErrandInput, s: Stage): number => work(i, s) + (s.pauses?.value ?? 0)
+
 /** What people bring is in before the earliest stage that is done ahead begins, and a day before the class at the latest. */
 function gathering(i: ErrandInput, first: PlacedSession, pieces: string): Errand {
   const ahead = i.figures('ahead.gather')
@@ -136,16 +143,35 @@ function gathering(i: ErrandInput, first: PlacedSession, pieces: string): Errand
 function painting(i: ErrandInput, first: PlacedSession): Errand[] {
   const ahead = i.resolved.stages.filter((s) => i.judged.split[s.id] === 'ahead' && s.then && s.then.least.value > 0)
   return ahead.map((s) =>
-    errand(i, s.id, 'paint', first.id, addMinutes(first.from, -s.then!.least.value - s.minutes.value), { stage: s.name }, [
-      from('dry', s.then!.least),
-    ]),
+    errand(
+      i,
+      s.id,
+      'paint',
+      first.id,
+      addMinutes(first.from, -s.then!.least.value - effort(i, s)),
+      { stage: s.name, minutes: work(i, s) },
+      [
+        from('dry', s.then!.least),
+        ...(s.pauses ? [from('between-coats', s.pauses)] : []),
+        from(s.per === 'print' ? 'minutes-print' : 'minutes-blank', s.minutes),
+        { name: 'blanks', value: i.blanks },
+      ],
+    ),
   )
 }
 
 function trimming(i: ErrandInput, first: PlacedSession): Errand[] {
   const ahead = i.resolved.stages.filter((s) => i.judged.split[s.id] === 'ahead' && (s.mayBe.includes('session') || (i.held && s.station)))
   return ahead.map((s) =>
-    lead(i, 'trim', first, i.figures('ahead.pack').value, { stage: s.name }, [from('lead', i.figures('ahead.pack'))], s.id),
+    lead(
+      i,
+      'trim',
+      first,
+      i.figures('ahead.pack').value,
+      { stage: s.name, minutes: work(i, s) },
+      [from('lead', i.figures('ahead.pack')), from(s.per === 'print' ? 'minutes-print' : 'minutes-blank', s.minutes)],
+      s.id,
+    ),
   )
 }
 

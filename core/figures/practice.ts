@@ -15,6 +15,9 @@ export const practiceFigures = {
   'ratio.under-8': figure(5, 'count', 'E'),
   'ratio.8-12': figure(8, 'count', 'E'),
   'ratio.13-17': figure(12, 'count', 'E'),
+  /** So many children at the most to one adult in a class with a heat tool or a blade. */
+  'ratio.heat': figure(4, 'count', 'E'),
+  'ratio.blade': figure(6, 'count', 'E'),
   /** Of ten pieces so many fail, before anything is counted. */
   fails: figure(1, 'count', 'E'),
   /** The same where a clean print is aimed at, and where worn is the charm. */
@@ -69,6 +72,8 @@ const closer: Record<string, Bounds> = {
   'ratio.under-8': { least: 1, most: 60 },
   'ratio.8-12': { least: 1, most: 60 },
   'ratio.13-17': { least: 1, most: 60 },
+  'ratio.heat': { least: 1, most: 60 },
+  'ratio.blade': { least: 1, most: 60 },
   breakage: { least: 1, most: 1000 },
   copies: { least: 1, most: 9 },
   gutter: { least: 0, most: 40 },

@@ -15,6 +15,8 @@ const general: Record<string, string> = {
   'ratio.under-8': 'Children under 8 to one adult',
   'ratio.8-12': 'Children of 8 to 12 to one adult',
   'ratio.13-17': 'Teenagers of 13 to 17 to one adult',
+  'ratio.heat': 'Children to one adult where there is heat',
+  'ratio.blade': 'Children to one adult where there is a blade',
   fails: 'Of ten pieces so many fail',
   'fails.clean': 'Of ten pieces so many fail, aimed at clean',
   'fails.worn': 'Of ten pieces so many fail, aimed at worn',

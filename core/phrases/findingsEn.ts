@@ -174,10 +174,10 @@ export const errandLines: LinesOf<ErrandValues, Said> = {
   'take-back': (v) => said('Take back what is used again', `of ${s(v.kits, 'kit')}`),
   order: (v) => said('Order', `${s(v.things, 'thing')} to buy`),
   collect: () => said('Collect the pictures', 'everybody’s own'),
-  paint: (v) => said(String(v.stage), 'and let it dry'),
+  paint: (v, say) => said(String(v.stage), `about ${say.minutes(v.minutes)}, and let it dry`),
   print: (v) => said(`Print ${s(v.sheets, 'sheet')}`),
   sample: (v) => said(`Start the ${v.sample} sample`),
-  trim: (v) => said(`${v.stage} ahead`),
+  trim: (v, say) => said(`${v.stage} ahead`, `about ${say.minutes(v.minutes)}`),
   pack: (v) => said(`Pack for class ${v.session}`, s(v.bags, 'bag')),
   'set-up': (v) => said(`Set up for class ${v.session}`),
 }

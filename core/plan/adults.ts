@@ -1,4 +1,4 @@
-import { because } from '#core/reasons'
+import { because, from } from '#core/reasons'
 import { ageBands, childrenToAdult, hazardOf, mayTouch, type Hazard } from '#core/recipe'
 import { atRatio } from '#core/sessions'
 import { takesKit } from '#core/workshop'
@@ -11,13 +11,6 @@ export function planAdults(parts: readonly { s: Situation; d: DesignPlan }[]): A
   const { workshop, figures } = parts[0]!.s
   // Whoever works at home is not in the room.
   const people = workshop.group.participants.filter((p) => !takesKit(workshop, p))
-  const byAge = ageBands
-    .map((age) => ({
-      age,
-      people: people.filter((p) => p.age === age).length,
-      ratio: childrenToAdult(age, figures).value,
-    }))
-    .filter((b) => b.people > 0)
   const atHazards = parts.flatMap(({ s, d }) =>
     d.split.loads.flatMap((l) =>
       l.stages.flatMap((stage) =>
@@ -27,6 +20,18 @@ export function planAdults(parts: readonly { s: Situation; d: DesignPlan }[]): A
       ),
     ),
   )
+  // Stricter where children are in a class with heat or blades.
+  const strict = (['heat', 'blade'] as const)
+    .filter((h) => atHazards.some((x) => x.hazard === h))
+    .map((h) => ({ h, f: figures(`ratio.${h}`) }))
+  const stricter = Math.min(Infinity, ...strict.map((x) => x.f.value))
+  const byAge = ageBands
+    .map((age) => ({
+      age,
+      people: people.filter((p) => p.age === age).length,
+      ratio: Math.min(childrenToAdult(age, figures).value, age === 'adult' ? Infinity : stricter),
+    }))
+    .filter((b) => b.people > 0)
   const watching = Math.ceil(byAge.reduce((sum, b) => sum + b.people / b.ratio, 0) - 1e-9)
   const sessions = new Set(atHazards.map((h) => h.sessionId))
   const busiest = Math.max(0, ...[...sessions].map((id) => new Set(atHazards.filter((h) => h.sessionId === id).map((h) => h.hazard)).size))
@@ -39,6 +44,7 @@ export function planAdults(parts: readonly { s: Situation; d: DesignPlan }[]): A
     atHazards,
     because: because('adults', [
       ...byAge.filter((b) => b.age !== 'adult').map((b) => atRatio(b.age, b.people, figures)),
+      ...strict.map(({ h, f }) => from(`ratio-${h}`, f)),
       { name: 'at-hazards', value: busiest },
     ]),
   }

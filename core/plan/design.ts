@@ -44,6 +44,8 @@ export function planDesign(s: Situation): PlannedDesign {
     supplierDays: s.house.supplierDays,
     thingsToBuy: lines.filter((l) => !isRefusal(l.toGet.purchase) && l.toGet.purchase.packs.length > 0).length,
     sheets: print.sheets,
+    prints: print.prints,
+    blanks: made.blanks,
     bags: s.tables.length + 2,
     ownPictures: s.design.pictures === 'own',
     gather: [

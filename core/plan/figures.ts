@@ -137,6 +137,8 @@ const tapeBecause = (s: Situation, plan: DesignPlan): Because =>
     from('overlap', s.figures('tape.overlap')),
     { ...from('margin', s.figures('tape.margin')), value: plan.tape!.marginMm },
     { name: 'strip-length', value: plan.tape!.stripLengthMm, unit: 'mm' },
+    ...(plan.tape!.abreast > 1 ? [{ name: 'abreast', value: plan.tape!.abreast }] : []),
+    ...(plan.tape!.tapes > 1 ? [{ name: 'tapes', value: plan.tape!.tapes }] : []),
   ])
 
 function sessionInputs(parts: readonly PlannedDesign[], l: ClassLoad): Input[] {

@@ -129,22 +129,46 @@ export function planTape(s: Situation): TapePlan | undefined {
   const usual = s.figures('tape.margin')
   // A house that has set its margin keeps it; else the widest that saves a strip.
   const margins = usual.mark === 'Y' ? [] : margined.filter((m) => m < usual.value)
-  return [usual.value, ...margins]
+  const best = [usual.value, ...margins]
     .flatMap(lay)
-    .reduce<TapePlan | undefined>((best, x) => (best && best.strips <= x.strips ? best : x), undefined)
+    .reduce<(StripLayout & { marginMm: number }) | undefined>((a, x) => (a && a.strips <= x.strips ? a : x), undefined)
+  return best && abreast(s, best)
 }
 /** Margins that are tried below the usual one, mm: less than 2 leaves nothing to trim to. */
 const margined = [4.5, 4, 3.5, 3, 2.5, 2]
 
-/** Strips, and how far they go beyond each edge. */
-export type TapePlan = StripLayout & { marginMm: number }
+/** Strips, how far they go beyond each edge, how many films lie abreast on one strip, tapes one behind the other, and what of a strip a film
+ *  takes. */
+export type TapePlan = StripLayout & { marginMm: number; abreast: number; tapes: number; perFilm: number }
+
+/** Where one strip covers a film, as many as lie beside each other on it: the way round that takes least tape. */
+function abreast(s: Situation, layout: StripLayout & { marginMm: number }): TapePlan {
+  const { tapes } = s.resolved
+  const one = { ...layout, abreast: 1, tapes, perFilm: layout.strips * tapes }
+  if (layout.strips > 1) return one
+  const [w, h] = [toMicrometre(s.picture.widthMm), toMicrometre(s.picture.heightMm)]
+  const ways = [
+    { direction: 'along length' as const, across: w, along: h },
+    { direction: 'along width' as const, across: h, along: w },
+  ].map((x) => ({
+    ...x,
+    n: Math.floor(s.resolved.tapeWidth.value / (x.across + 2 * layout.marginMm)),
+    length: x.along + 2 * layout.marginMm,
+  }))
+  const best = ways
+    .filter((x) => x.n >= 1)
+    .reduce<(typeof ways)[number] | undefined>((a, b) => (a && a.length / a.n <= b.length / b.n ? a : b), undefined)
+  if (!best || best.n < 2) return one
+  const stripLengthMm = toMicrometre(best.length)
+  return { ...layout, direction: best.direction, stripLengthMm, tapeMm: stripLengthMm, abreast: best.n, tapes, perFilm: tapes / best.n }
+}
 
 /** A design's kit lines, and what they serve. */
 export function planKit(
   s: Situation,
   print: PrintPlan,
   made: Made,
-  tape: StripLayout | undefined,
+  tape: TapePlan | undefined,
   home: HomeNeeds,
 ): { lines: KitLine[]; needs: KitNeeds } {
   const panels = s.design.panels ?? (s.kind.measure.by === 'panels' ? s.kind.measure.usual.value : 0)
@@ -168,7 +192,7 @@ export function planKit(
     covers: new Set(s.resolved.stages.filter((x) => x.covers === 'piece').map((x) => x.id)),
     brings: s.design.brings ?? false,
     coat: s.resolved.coat,
-    strips: { perPrint: tape?.strips ?? 0, lengthMm: tape?.stripLengthMm ?? 0 },
+    strips: { perPrint: tape?.perFilm ?? 0, lengthMm: tape?.stripLengthMm ?? 0 },
     share: s.workshop.choices.share,
     cupboard: s.house.cupboard,
     reserved: s.reserved,

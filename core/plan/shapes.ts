@@ -139,8 +139,8 @@ export interface DesignPlan {
   spares: { count: number; sure: number; chosen: boolean; blanks: number; survives: boolean }
   samples: { count: number; chosen: boolean }
   stageSamples: StageSample[]
-  /** Strips, and how far they go beyond each edge. */
-  tape?: StripLayout & { marginMm: number }
+  /** Strips, how far they go beyond each edge, films abreast on one strip, tapes behind each other, strips for a film. */
+  tape?: StripLayout & { marginMm: number; abreast: number; tapes: number; perFilm: number }
   /** Its share of the kit, alone. */
   ownKit: KitLine[]
   /** Stages that go in turns in class: races led table by table, and what only adults may touch. */

@@ -249,6 +249,7 @@ export function situate(
       extraMin: extraMinutes(turns),
       figures,
       people: madeInClass,
+      printsEach: (kind.pictures ?? 1) * resolved.layers,
       each,
       places: placesOf(workshop, resolved),
       ...lastLaid(workshop, design),

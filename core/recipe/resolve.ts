@@ -30,6 +30,8 @@ export interface ResolvedRecipe {
   layers: number
   /** Width of the clear film, where the kit counts in strips. */
   tapeWidth: Figure
+  /** Tapes one behind the other: two make a sticker with a sealed back. */
+  tapes: number
 }
 
 /** Common clear packing tape. */
@@ -92,6 +94,7 @@ export function resolveRecipe(
     wrap: all('wrap').length > 0,
     layers: all('layers').at(-1)?.layers ?? 1,
     whites: all('whites').at(-1)?.whites ?? recipe.whites,
+    tapes: all('tapes').at(-1)?.tapes ?? 1,
     tapeWidth: all('tape').at(-1)?.width ?? tapeWidth,
   }
 }

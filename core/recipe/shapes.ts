@@ -71,6 +71,10 @@ export interface Stage {
   onlyOn?: string[]
   /** Lays a water-based film, so it is refused in the cold. */
   lays?: boolean
+  /** Minutes are for one print or one blank, not for a piece in a person's hands. */
+  per?: 'print' | 'blank'
+  /** Coats of it dry between, while something else is done. */
+  pauses?: Figure
   /** Goes over the whole piece, not only where the picture is. */
   covers?: 'piece'
   home?: HomeStep
@@ -134,6 +138,8 @@ export type Effect =
   | { kind: 'whites'; whites: Whites }
   | { kind: 'mirror-only-lettering' }
   | { kind: 'tape'; width: Figure }
+  /** So many tapes, one behind the other. */
+  | { kind: 'tapes'; tapes: number }
   /** So many pictures lie one over the other. */
   | { kind: 'layers'; layers: number }
 

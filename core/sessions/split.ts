@@ -46,6 +46,8 @@ export interface Setting {
    *  there takes at the least. */
   people: number
   each?: number
+  /** Prints of one piece. */
+  printsEach?: number
   places: Readonly<Record<string, number>>
   /** When the last of the pieces was really laid. */
   laidAt?: Zoned
@@ -135,14 +137,21 @@ export function judgeSplit(split: Split, setting: Setting): Judged {
   }
 }
 
-function load(session: PlacedSession, split: Split, { resolved, extraMin, figures, people, each = 1, places }: Setting): SessionLoad {
+/** Minutes of a stage in one person's hands, for one piece. */
+const onePiece = (s: Stage, printsEach = 1): number => s.minutes.value * (s.per === 'print' ? printsEach : 1)
+
+function load(
+  session: PlacedSession,
+  split: Split,
+  { resolved, extraMin, figures, people, each = 1, printsEach, places }: Setting,
+): SessionLoad {
   const mine = resolved.stages.filter((s) => split[s.id] === session.id)
   const stages = mine.map((s, i) => {
     const next = mine[i + 1]
     return {
       id: s.id,
       name: s.name,
-      minutes: s.attended ? s.minutes.value * each : s.minutes.value,
+      minutes: s.attended ? onePiece(s, printsEach) * each : s.minutes.value,
       attended: s.attended,
       wait: next && s.then ? s.then.least.value : 0,
       turns: extraMin?.[s.id] ?? 0,

@@ -89,9 +89,10 @@ function raceTurns(block: Stage[], { ages, adults, figures }: Crowd): Turns {
 function forThem(stage: Stage, { ages, adults }: Crowd): Turns[] {
   const hazard = stage.cautions.map(hazardOf).find((h) => h !== undefined)
   if (!hazard || !stage.attended) return []
-  const barred = ages.filter((a) => mayTouch[hazard][a.age] === 'no').reduce((sum, a) => sum + a.people, 0)
+  // A spray is done for everybody, outdoors, all in a row.
+  const barred = ages.filter((a) => hazard === 'spray' || mayTouch[hazard][a.age] === 'no').reduce((sum, a) => sum + a.people, 0)
   if (barred === 0) return []
-  const hands = Math.max(1, adults - 1)
+  const hands = hazard === 'spray' ? 1 : Math.max(1, adults - 1)
   const turns = Math.ceil(barred / hands)
   return [
     {

@@ -333,10 +333,10 @@ const errands: Lines['errands'] = {
   'take-back': (v) => said('Recoger lo que se vuelve a usar', `de ${n(v.kits, 'juego')}`),
   order: (v) => said('Pedir', `${n(v.things, 'cosa')} por comprar`),
   collect: () => said('Reunir las imágenes', 'la de cada uno'),
-  paint: (v) => said(String(v.stage), 'y dejar secar'),
+  paint: (v, say) => said(String(v.stage), `unos ${say.minutes(v.minutes)}, y dejar secar`),
   print: (v) => said(`Imprimir ${n(v.sheets, 'hoja')}`),
   sample: (v) => said(`Empezar la muestra «${v.sample}»`),
-  trim: (v) => said(`${v.stage}, antes`),
+  trim: (v, say) => said(`${v.stage}, antes`, `unos ${say.minutes(v.minutes)}`),
   pack: (v) => said(`Preparar la clase ${v.session}`, n(v.bags, 'bolsa')),
   'set-up': (v) => said(`Montar la clase ${v.session}`),
 }

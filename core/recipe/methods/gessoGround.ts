@@ -25,7 +25,7 @@ export const gessoGround: Recipe = {
   words: { 'rub-2': 'Rub 2', sealed: 'Finished' },
   stages: [
     {
-      id: 'texture', name: 'Build the texture', mayStop: true, attended: true, minutes: figure(20, 'min', 'E'), mayBe: ['ahead'], optional: true, lays: true,
+      id: 'texture', name: 'Build the texture', mayStop: true, attended: true, minutes: figure(3, 'min', 'E'), per: 'blank', mayBe: ['ahead'], optional: true, lays: true,
       pass: 'Ridges stand, dry all through.', fail: 'Soft under a fingertip: not dry.', cautions: ['skin'],
       then: { least: figure(720, 'min', 'E'), why: 'The texture is dry before the thin wet coat goes on.' },
     },
@@ -34,7 +34,7 @@ export const gessoGround: Recipe = {
       pass: 'Reads backwards on paper; edges whole.', fail: 'Reads right on paper, or cut off at the edge.', cautions: [],
     },
     {
-      id: 'trim', name: 'Trim', mayStop: true, attended: true, minutes: figure(15, 'min', 'E'), station: 'trimmer', mayBe: ['ahead', 'session'],
+      id: 'trim', name: 'Trim', mayStop: true, attended: true, minutes: figure(1, 'min', 'E'), per: 'print', station: 'trimmer', mayBe: ['ahead', 'session'],
       pass: 'Trimmed to the picture, named on the back.', fail: 'White rims, no name.', cautions: ['blade'],
     },
     {

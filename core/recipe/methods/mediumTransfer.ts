@@ -30,17 +30,17 @@ export const mediumTransfer: Recipe = {
   words: {},
   stages: [
     {
-      id: 'paint', name: 'Paint white', mayStop: true, attended: true, minutes: figure(30, 'min', 'E'), mayBe: ['ahead'], optional: true, lays: true, covers: 'piece',
+      id: 'paint', name: 'Paint white', mayStop: true, attended: true, minutes: figure(3, 'min', 'E'), per: 'blank', pauses: figure(60, 'min', 'E'), mayBe: ['ahead'], optional: true, lays: true, covers: 'piece',
       pass: 'Even white, dry to the touch, sanded smooth.', fail: 'Cool or tacky: not dry yet.', cautions: ['old-paint', 'dust'],
       then: { least: figure(720, 'min', 'E'), why: 'Any paint must be dry before the print is laid.' },
     },
     {
-      id: 'paint-colour', name: 'Paint the ground', mayStop: true, attended: true, minutes: figure(30, 'min', 'E'), mayBe: ['ahead'], optional: true, lays: true, covers: 'piece',
+      id: 'paint-colour', name: 'Paint the ground', mayStop: true, attended: true, minutes: figure(3, 'min', 'E'), per: 'blank', pauses: figure(60, 'min', 'E'), mayBe: ['ahead'], optional: true, lays: true, covers: 'piece',
       pass: 'Even colour, pale enough that the picture shows, dry to the touch.', fail: 'Cool or tacky: not dry yet.', cautions: ['old-paint', 'dust'],
       then: { least: figure(720, 'min', 'E'), why: 'Any paint must be dry before the print is laid.' },
     },
     {
-      id: 'prime', name: 'Lay a ground', mayStop: true, attended: true, minutes: figure(20, 'min', 'E'), mayBe: ['ahead'], optional: true, lays: true, covers: 'piece',
+      id: 'prime', name: 'Lay a ground', mayStop: true, attended: true, minutes: figure(2, 'min', 'E'), per: 'blank', mayBe: ['ahead'], optional: true, lays: true, covers: 'piece',
       pass: 'Thin, matt and even; dry to the touch.', fail: 'Ridges: they show through the print.', cautions: ['rinse'],
       then: { least: figure(720, 'min', 'E'), why: 'A ground must be dry before the print is laid.' },
     },
@@ -49,11 +49,11 @@ export const mediumTransfer: Recipe = {
       pass: 'Reads backwards on paper; edges whole.', fail: 'Reads right on paper, or cut off at the edge.', cautions: [],
     },
     {
-      id: 'trim', name: 'Trim', mayStop: true, attended: true, minutes: figure(15, 'min', 'E'), station: 'trimmer', mayBe: ['ahead', 'session'],
+      id: 'trim', name: 'Trim', mayStop: true, attended: true, minutes: figure(1, 'min', 'E'), per: 'print', station: 'trimmer', mayBe: ['ahead', 'session'],
       pass: 'White edges gone, a named tab left on.', fail: 'A white rim shows on the piece.', cautions: ['blade'],
     },
     {
-      id: 'wash', name: 'Wash and dry', mayStop: true, attended: true, minutes: figure(15, 'min', 'E'), mayBe: ['ahead'], onlyOn: ['slate'],
+      id: 'wash', name: 'Wash and dry', mayStop: true, attended: true, minutes: figure(1, 'min', 'E'), per: 'blank', mayBe: ['ahead'], onlyOn: ['slate'],
       pass: 'Clean and dry all through: left from the day before.', fail: 'Soapy, dusty or damp: it will not hold.', cautions: [],
       then: { least: figure(720, 'min', 'E'), why: 'Stone looks dry long before it is.' },
     },
@@ -270,7 +270,7 @@ export const mediumTransfer: Recipe = {
       options: [
         { id: 'brushed', name: 'brushed', believes: 'Indoors, at a table, by everybody.', effects: [] },
         { id: 'spray', name: 'spray', believes: 'Clearer, no brush lines; outdoors, by an adult.', effects: [
-          { kind: 'caution', stage: 'seal1', caution: 'spray' }, { kind: 'caution', stage: 'seal2', caution: 'spray' }, { kind: 'include-material', material: 'clear-spray' }, { kind: 'exclude-film', material: 'decoupage-glue', stage: 'seal1' }, { kind: 'exclude-film', material: 'decoupage-glue', stage: 'seal2' },
+          { kind: 'minutes', stage: 'seal1', figure: figure(1, 'min', 'E') }, { kind: 'minutes', stage: 'seal2', figure: figure(1, 'min', 'E') }, { kind: 'caution', stage: 'seal1', caution: 'spray' }, { kind: 'caution', stage: 'seal2', caution: 'spray' }, { kind: 'include-material', material: 'clear-spray' }, { kind: 'exclude-film', material: 'decoupage-glue', stage: 'seal1' }, { kind: 'exclude-film', material: 'decoupage-glue', stage: 'seal2' },
           { kind: 'home-step', stage: 'seal1', step: { title: 'Seal it', few: 'An adult sprays one thin coat outdoors. Dry at least 30 minutes.', more: 'An adult sprays one thin coat outdoors, away from flames. Let it dry by touch and label, at least 30 minutes.' } },
         ] },
         { id: 'varnish', name: 'varnish', believes: 'Water-based acrylic varnish; an exterior one for pieces under cover outdoors.', effects: [

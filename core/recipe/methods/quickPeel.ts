@@ -29,7 +29,7 @@ export const quickPeel: Recipe = {
       pass: 'Reads backwards on paper; edges whole.', fail: 'Reads right on paper, or cut off at the edge.', cautions: [],
     },
     {
-      id: 'trim', name: 'Trim', mayStop: true, attended: true, minutes: figure(15, 'min', 'E'), station: 'trimmer', mayBe: ['ahead', 'session'],
+      id: 'trim', name: 'Trim', mayStop: true, attended: true, minutes: figure(1, 'min', 'E'), per: 'print', station: 'trimmer', mayBe: ['ahead', 'session'],
       pass: 'White edges gone, a corner left proud to hold.', fail: 'Nothing to take hold of when it is time to peel.', cautions: ['blade'],
     },
     {

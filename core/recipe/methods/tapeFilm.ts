@@ -143,6 +143,13 @@ export const tapeFilm: Recipe = {
       ],
     },
     {
+      id: 'second-tape', question: 'Second tape', default: 'none', why: 'Its own tack mounts it.',
+      options: [
+        { id: 'none', name: 'none', believes: 'Its own tack mounts it, or a glue stick at the edges.', effects: [] },
+        { id: 'behind', name: 'one behind it', believes: 'A second strip seals the back of the ink: a true sticker, for bottles and books.', usualFor: ['stickers'], effects: [{ kind: 'tapes', tapes: 2 }, { kind: 'minutes', stage: 'mount', figure: figure(8, 'min', 'E') }] },
+      ],
+    },
+    {
       id: 'wetting', question: 'Wet it by', default: 'soak', why: 'The film itself minds no water.',
       options: [
         { id: 'soak', name: 'soaking', believes: 'Soak through: the paper slips off.', effects: [] },

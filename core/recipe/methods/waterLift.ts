@@ -29,7 +29,7 @@ export const waterLift: Recipe = {
       pass: 'Mirrored, rough side, best quality, a border to hold.', fail: 'Beads on the smooth side; no border.', cautions: [],
     },
     {
-      id: 'trim', name: 'Cut apart, border on', mayStop: true, attended: true, minutes: figure(10, 'min', 'E'), station: 'trimmer', mayBe: ['ahead', 'session'],
+      id: 'trim', name: 'Cut apart, border on', mayStop: true, attended: true, minutes: figure(1, 'min', 'E'), per: 'print', station: 'trimmer', mayBe: ['ahead', 'session'],
       pass: 'A border left on to hold.', fail: 'Fingers on the ink.', cautions: ['blade'],
     },
     {

@@ -35,6 +35,14 @@ const fewer = computed(() => {
   const at = props.tape.fewerAt
   return at && tr('{0} {1} if the margin is {2}.', at.strips, at.strips === 1 ? tr('strip') : tr('strips'), say.value.length(at.marginMm))
 })
+const more = computed(() =>
+  [
+    props.tape.abreast > 1 && tr('{0} films lie beside each other on one strip.', props.tape.abreast),
+    props.tape.tapes > 1 && tr('A second tape goes behind each.'),
+  ]
+    .filter(Boolean)
+    .join(' '),
+)
 const crossing = computed(() => {
   const { seamOnKeepClearMm: mm } = props.tape
   if (mm > 0) return tr('{0} of seam over them, and no shift is better.', say.value.length(mm))
@@ -54,6 +62,7 @@ const crossing = computed(() => {
           $t(', {0} to slide. The dashed line is the middle: seams show most there.', say.length(tape.slackMm))
         }}</span>
       </p>
+      <p v-if="tape.abreast > 1 || tape.tapes > 1" class="small">{{ more }}</p>
       <p v-if="tape.fewerAt" class="small">
         {{ fewer }}
       </p>

@@ -1,0 +1,296 @@
+import { seeded } from '#core/sheets'
+import { better, Scheduler, type Sums } from './schedule'
+import { mirrored, type Task } from './task'
+
+interface Found {
+  list: Int32Array
+  sums: Sums
+}
+
+/** Searches a room's best plan: at once an answer, better ones as steps are taken (a step is one plan made). Deterministic for a seed and
+ *  its steps. Two ways are gone in turns, and the one that finds more goes more often:
+ *  - pieces whole, in an order: insertion of one piece after another, then iterated greedy: some out, each back where it is best
+ *    (Nawaz, Enscore and Ham 1983; Ruiz and Stützle 2007);
+ *  - runs of stages in a list: shifts, swaps and pieces moved whole, kept when they are no worse than what stood some steps ago (late
+ *    acceptance, Burke and Bykov 2017), and forward-backward improvement (Li and Willis 1992; Tormos and Lova 2001). */
+export class RoomSearch {
+  best: Found | undefined
+  starts: Int32Array
+  steps = 0
+  private readonly scheduler: Scheduler
+  private readonly random: () => number
+  /** The order of whole pieces, and the list of runs, that are worked on. */
+  private whole: { order: number[]; sums: Sums } | undefined
+  private runs: Found | undefined
+  private readonly past: Sums[] = []
+  private stale = 0
+  private credit: [number, number] = [1, 1]
+
+  constructor(
+    readonly t: Task,
+    seed: number,
+    private readonly limit: number,
+    private readonly enough: () => boolean = () => false,
+  ) {
+    this.scheduler = new Scheduler(t)
+    this.starts = new Int32Array(t.ops)
+    this.random = seeded(seed)
+  }
+
+  private get over(): boolean {
+    return this.steps >= this.limit || ((this.steps & 7) === 0 && this.enough())
+  }
+  private int(n: number): number {
+    return Math.floor(this.random() * n)
+  }
+
+  /** Makes a plan of a list, and keeps it where it is the best. */
+  private make(list: Int32Array): Sums | undefined {
+    this.steps++
+    const sums = this.scheduler.run(list)
+    if (sums && (!this.best || better(sums, this.best.sums))) {
+      this.best = { list: list.slice(), sums }
+      this.starts = this.scheduler.starts.slice()
+    }
+    return sums
+  }
+
+  run(first?: Int32Array): void {
+    if (first) this.consider(first)
+    for (const list of this.beginnings()) {
+      if (this.best && this.over) return
+      this.consider(list)
+    }
+    if (!this.best) {
+      // Pins let none of the usual orders through: any order will do.
+      for (let i = 0; i < 400 && !this.best; i++) this.consider(this.shuffled())
+      if (!this.best) return
+    }
+    if (this.over) return
+    this.justify(this.best!.list)
+    if (this.t.pieces > 1) this.insertion()
+    while (!this.over) {
+      const a = this.credit[0] / (this.credit[0] + this.credit[1])
+      const way = this.t.pieces > 2 && this.random() < a ? 0 : 1
+      const before = this.best!.sums
+      if (way === 0) this.greedy()
+      else this.list(60)
+      const gain = better(this.best!.sums, before) ? 1 : 0
+      this.credit[way] = 0.9 * this.credit[way] + 0.1 * (gain ? (this.best!.sums.finish < before.finish ? 6 : 1.5) : 0.05)
+    }
+  }
+
+  private consider(list: Int32Array): void {
+    const sums = this.make(list)
+    if (sums && (!this.runs || better(sums, this.runs.sums))) this.runs = { list: list.slice(), sums }
+  }
+
+  /** Lists to begin with: those with pins first, then piece by piece, wave by wave, the longest work first, table by table, whoever can
+   *  begin first. */
+  private *beginnings(): Generator<Int32Array> {
+    const { t } = this
+    const all = Array.from({ length: t.pieces }, (_, p) => p)
+    const runsOf = (p: number) => t.firstRun[p + 1]! - t.firstRun[p]!
+    const work = all.map((p) => t.dur.subarray(t.first[p]!, t.first[p + 1]!).reduce((a, b) => a + b, 0))
+    const pins = all.map((p) => Number(!t.pin.subarray(t.first[p]!, t.first[p + 1]!).some((x) => x >= 0)))
+    const orders = [
+      [...all].sort((a, b) => pins[a]! - pins[b]! || t.from[a]! - t.from[b]! || a - b),
+      [...all].sort((a, b) => pins[a]! - pins[b]! || t.from[a]! - t.from[b]! || work[b]! - work[a]!),
+      [...all].sort((a, b) => pins[a]! - pins[b]! || t.table[a]! - t.table[b]! || a - b),
+    ]
+    const waves = (order: number[]) => {
+      const most = Math.max(...all.map(runsOf))
+      return Int32Array.from(Array.from({ length: most }, (_, k) => order.filter((p) => runsOf(p) > k)).flat())
+    }
+    for (const order of orders) {
+      yield this.pieceByPiece(order)
+      yield waves(order)
+    }
+    if (t.pieces <= 60) yield this.firstCome(all)
+  }
+
+  private pieceByPiece(order: readonly number[]): Int32Array {
+    return Int32Array.from(order.flatMap((p) => Array.from({ length: this.t.firstRun[p + 1]! - this.t.firstRun[p]! }, () => p)))
+  }
+  private shuffled(): Int32Array {
+    const list = this.pieceByPiece(Array.from({ length: this.t.pieces }, (_, p) => p))
+    for (let i = list.length - 1; i > 0; i--) {
+      const j = this.int(i + 1)
+      ;[list[i], list[j]] = [list[j]!, list[i]!]
+    }
+    return list
+  }
+
+  /** Again and again whoever can begin first. */
+  private firstCome(all: readonly number[]): Int32Array {
+    const s = this.scheduler
+    s.begin()
+    const list: number[] = []
+    for (let left = true; left; ) {
+      left = false
+      let [chosen, soonest] = [-1, Infinity]
+      for (const p of all)
+        if (s.hasNext(p)) {
+          const at = s.tryNext(p)
+          if (at >= 0 && at < soonest) [chosen, soonest] = [p, at]
+        }
+      if (chosen >= 0) {
+        s.placeNext(chosen)
+        list.push(chosen)
+        left = true
+      }
+    }
+    return list.length === this.t.runFrom.length ? Int32Array.from(list) : this.pieceByPiece(all)
+  }
+
+  /** Forward-backward improvement: the plan pushed to its end, then back to its beginning; repeated while it helps. */
+  private justify(list: Int32Array): Found | undefined {
+    let now = this.make(list)
+    if (!now || this.t.pinned) return now && { list, sums: now }
+    for (;;) {
+      if (this.over) return { list, sums: now }
+      const { t } = this
+      const back = mirrored(t, now.finish)
+      // The backward order: runs by their ends in the plan, the last first.
+      const starts = this.scheduler.starts
+      const runs = Array.from(t.runTo, (to, r) => ({ r, end: starts[to - 1]! + t.dur[to - 1]! }))
+      runs.sort((x, y) => y.end - x.end || y.r - x.r)
+      const b = new Scheduler(back)
+      b.begin()
+      for (const { r } of runs) b.placeNext(t.pieces - 1 - t.piece[t.runFrom[r]!]!)
+      this.steps++
+      // Forward again, by when runs begin in the pushed plan: the mirror's end of a run is its beginning.
+      const total = t.runFrom.length
+      const order = Array.from({ length: total }, (_, r) => {
+        const last = back.runTo[total - 1 - r]! - 1
+        return { r, end: b.starts[last]! + back.dur[last]! }
+      }).sort((x, y) => y.end - x.end || x.r - y.r)
+      const next = Int32Array.from(order, (x) => t.piece[t.runFrom[x.r]!]!)
+      const sums = this.make(next)
+      if (!sums || !better(sums, now)) return { list, sums: now }
+      list = next
+      now = sums
+    }
+  }
+
+  /** Pieces whole, the one with the most work first, each put where the plan is best. */
+  private insertion(): void {
+    const { t } = this
+    if (t.pieces > 120 || t.pinned) return
+    const work = Array.from({ length: t.pieces }, (_, p) => t.dur.subarray(t.first[p]!, t.first[p + 1]!).reduce((a, b) => a + b, 0))
+    const order = work.map((_, p) => p).sort((a, b) => work[b]! - work[a]! || a - b)
+    const done: number[] = []
+    for (const p of order) {
+      if (this.over) return
+      this.insert(done, p)
+    }
+    const sums = this.make(this.pieceByPiece(done))
+    if (sums) this.whole = { order: done, sums }
+  }
+
+  /** Puts a piece into an order where what is planned so far ends first; a plan of part of the room is a step as well. */
+  private insert(order: number[], p: number): void {
+    let [place, sums] = [order.length, undefined as Sums | undefined]
+    for (let i = 0; i <= order.length; i++) {
+      const list = this.pieceByPiece([...order.slice(0, i), p, ...order.slice(i)])
+      this.steps++
+      this.scheduler.begin()
+      for (const x of list) this.scheduler.placeNext(x)
+      const now = this.part(order, p)
+      if (!sums || better(now, sums)) [place, sums] = [i, now]
+    }
+    order.splice(place, 0, p)
+  }
+  private part(order: readonly number[], more: number): Sums {
+    const { t } = this
+    const { starts } = this.scheduler
+    let [finish, waiting] = [0, 0]
+    for (let i = -1; i < order.length; i++) {
+      const p = i < 0 ? more : order[i]!
+      const b = t.first[p + 1]! - 1
+      const end = starts[b]! + t.dur[b]!
+      waiting += end
+      if (end > finish) finish = end
+    }
+    return { finish, waiting, spread: 0 }
+  }
+
+  /** A few pieces out, each back where it is best; kept when no worse, now and then when a little worse. */
+  private greedy(): void {
+    const { t } = this
+    if (!this.whole) {
+      const order = [...new Set(this.best!.list)]
+      const sums = this.make(this.pieceByPiece(order))
+      if (!sums) return void (this.credit[0] = 0.001)
+      this.whole = { order, sums }
+    }
+    const order = [...this.whole.order]
+    const out = Array.from({ length: Math.min(t.pieces - 1, t.pieces > 60 ? 1 : 3) }, () => order.splice(this.int(order.length), 1)[0]!)
+    for (const p of out) {
+      if (this.over) return
+      if (order.length > 60) order.splice(this.int(order.length + 1), 0, p)
+      else this.insert(order, p)
+    }
+    const sums = this.make(this.pieceByPiece(order))
+    if (!sums) return
+    const worse = sums.finish - this.whole.sums.finish
+    if (!better(this.whole.sums, sums) || this.random() < Math.exp(-(worse + 0.5) / (0.004 * this.whole.sums.finish + 0.2)) * 0.3) this.whole = { order, sums }
+  }
+
+  /** Moves in the list of runs, late acceptance. */
+  private list(n: number): void {
+    const length = 24
+    const kept = (this.runs ??= { list: this.best!.list.slice(), sums: this.best!.sums })
+    if (this.past.length === 0) for (let i = 0; i < length; i++) this.past.push(kept.sums)
+    for (let i = 0; i < n; i++) {
+      if (this.over) return
+      const now = this.runs!
+      const list = now.list.slice()
+      this.move(list)
+      const sums = this.make(list)
+      this.stale++
+      if (!sums) continue
+      const then = this.past[this.steps % length]!
+      if (!better(now.sums, sums) || !better(then, sums)) {
+        if (better(sums, now.sums)) this.stale = 0
+        this.runs = { list, sums }
+      }
+      this.past[this.steps % length] = this.runs!.sums
+    }
+    if (this.over) return
+    if (this.random() < 0.25) {
+      const pushed = this.justify(this.runs!.list)
+      if (pushed && better(pushed.sums, this.runs!.sums)) this.runs = pushed
+    }
+    if (this.stale > 900) {
+      this.stale = 0
+      this.runs = { list: this.best!.list.slice(), sums: this.best!.sums }
+      this.past.fill(this.runs.sums)
+    }
+  }
+
+  private move(list: Int32Array): void {
+    const n = list.length
+    const kind = this.random()
+    const i = this.int(n)
+    if (kind < 0.35) shift(list, i, this.int(n))
+    else if (kind < 0.6) shift(list, i, Math.max(0, Math.min(n - 1, i + this.int(13) - 6)))
+    else if (kind < 0.8) {
+      const j = this.int(n)
+      ;[list[i], list[j]] = [list[j]!, list[i]!]
+    } else {
+      // A piece's runs all earlier or all later.
+      const p = list[i]!
+      const by = (this.int(9) + 1) * (this.random() < 0.5 ? -1 : 1)
+      const at = [...list.keys()].filter((k) => list[k] === p)
+      for (const k of by < 0 ? at : at.reverse()) shift(list, k, Math.max(0, Math.min(n - 1, k + by)))
+    }
+  }
+}
+
+function shift(list: Int32Array, from: number, to: number): void {
+  const x = list[from]!
+  if (from < to) list.copyWithin(from, from + 1, to + 1)
+  else list.copyWithin(to + 1, to, from)
+  list[to] = x
+}

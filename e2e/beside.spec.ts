@@ -1,0 +1,67 @@
+import { expect, test } from '@playwright/test'
+import AxeBuilder from '@axe-core/playwright'
+
+test.beforeEach(async ({ page }) => {
+  await page.addInitScript(() => localStorage.setItem('imprenta.actor', 'Noor'))
+})
+const at = (path: string) => process.env['IMPRENTA_URL'] + path
+const wcag = ['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa']
+
+test('a picture is put on its piece by hand, by keys and by name; a finish is one press, and Undo takes it back', async ({ page }) => {
+  await page.goto(at('/w/kelp-coasters/bench/piece'))
+  const picture = page.getByRole('button', { name: 'The picture on its face.' })
+  await expect(picture).toHaveCount(0)
+  await page.getByRole('button', { name: 'a part of it' }).click()
+  await expect(page.getByLabel('From the left')).toHaveValue(/^0\.67 in$|^⅝ in$|^0\.66 in$/)
+  const before = (await picture.boundingBox())!
+  await picture.hover()
+  await page.mouse.down()
+  await page.mouse.move(before.x + before.width / 2 - 12, before.y + before.height / 2 + 9, { steps: 4 })
+  await page.mouse.up()
+  await expect.poll(async () => Math.round((await picture.boundingBox())!.x - before.x)).toBe(-12)
+  await picture.press('ArrowRight')
+  await expect.poll(async () => Math.round((await picture.boundingBox())!.x - before.x)).toBeGreaterThan(-12)
+  await page.getByRole('combobox', { name: 'It lies' }).press('ArrowDown')
+  await page.getByRole('option', { name: 'in the lower corner' }).click()
+  const after = (await picture.boundingBox())!
+  expect(after.x).toBeGreaterThan(before.x)
+  expect(after.y).toBeGreaterThan(before.y)
+  expect((await new AxeBuilder({ page }).withTags(wcag).analyze()).violations).toEqual([])
+  await page.getByLabel('Worn edges').check()
+  await page.goto(page.url().replace('piece', 'sessions'))
+  await expect(page.getByText('wear the edges').first()).toBeVisible()
+  await page.getByRole('button', { name: /Undo/ }).click()
+  await expect(page.getByText('wear the edges')).toHaveCount(0)
+})
+
+test('a workshop is held at home: no class, everything in the bag, every step on the sheet; and back again', async ({ page }) => {
+  await page.goto(at('/w/kelp-coasters/bench/group'))
+  await page.getByRole('button', { name: 'at home, from kits to go' }).click()
+  await expect(page.getByText('Everything is in the bag')).toBeVisible()
+  await page.goto(at('/w/kelp-coasters/bench/sessions'))
+  await expect(page.getByRole('heading', { name: 'Pick-up and return' })).toBeVisible()
+  await page.getByRole('button', { name: 'Add the pick-up' }).click()
+  await expect(page.getByText(/Kits are handed out: \d+\./)).toBeVisible()
+  await page.goto(at('/w/kelp-coasters/take-home'))
+  const sheet = page.getByRole('article')
+  await expect(sheet.getByText('A kit to go')).toBeVisible()
+  await expect(sheet.getByText(/Laid on _+ at _+\. Then 24 h flat, never under 12 h\./)).toBeVisible()
+  await expect(sheet.getByText(/Lidded pot of decoupage glue, labelled: /)).toBeVisible()
+  const pdf = await page.request.get(at('/api/workshops/kelp-coasters/take-home.pdf'))
+  expect([pdf.status(), (await pdf.body()).subarray(0, 5).toString()]).toEqual([200, '%PDF-'])
+  await page.goto(at('/w/kelp-coasters/bench/group'))
+  await page.getByRole('button', { name: 'in classes' }).click()
+  await page.getByRole('button', { name: 'Seat A1 takes a kit to go' }).click()
+  await expect(page.getByText('1 of them take a kit to go.')).toBeVisible()
+})
+
+test('magazine pages are not printed: no sheets, and what to look for in a page', async ({ page }) => {
+  await page.goto(at('/w/shipping-news/bench/pictures'))
+  await expect(page.getByText('Nothing is printed: magazine pages.')).toBeVisible()
+  await expect(page.getByRole('button', { name: 'Add pictures' })).toHaveCount(0)
+  await page.goto(at('/w/shipping-news/prints'))
+  await expect(page.getByText(/Nothing is printed|No prints|nothing to print/i).first()).toBeVisible()
+  await page.goto(at('/w/shipping-news/bench/pictures'))
+  await page.getByRole('button', { name: 'house pictures' }).click()
+  await expect(page.getByRole('button', { name: 'Add pictures' })).toBeVisible()
+})

@@ -75,7 +75,7 @@ test('from an empty workshop to take-home sheets for 18, by keyboard alone', asy
     await page.getByRole('button', { name }).first().focus()
     await page.keyboard.press('Enter')
   }
-  await page.getByRole('link', { name: 'New' }).focus()
+  await page.getByRole('link', { name: 'New', exact: true }).focus()
   await page.keyboard.press('Enter')
   await page.getByRole('radio', { name: 'coaster' }).focus()
   await page.keyboard.press('Space')

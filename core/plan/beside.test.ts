@@ -121,7 +121,7 @@ describe('pictures that are not printed here', () => {
   it('pages to choose from, and tape for what is taken of them', () => {
     const p = plan(make('stickers', { pictures: 'magazine' }, 1))
     expect([need(p, 'magazine-page'), p.kit.find((l) => l.material === 'magazine-page')!.boughtMinor]).toEqual([36, 0])
-    expect(need(p, 'clear-tape')).toBe(p.tape!.strips * (12 + p.spares.count + p.samples.count))
+    expect(need(p, 'clear-tape')).toBe(p.tape!.perFilm * (12 + p.spares.count + p.samples.count))
   })
   it('a page under wet medium wants a look, and lettering on it comes out backwards; film takes both as they are', () => {
     const wood = plan(make('plaque', { pictures: 'magazine', lettering: true }))
@@ -136,6 +136,66 @@ describe('pictures that are not printed here', () => {
   })
   it('an original that people bring is copied first', () =>
     expect(codes(plan(make('canvas', { pictures: 'brought', picture: { precious: true } })))).toContain('precious'))
+})
+
+describe('tape', () => {
+  const of = (mm: [number, number], choices: Record<string, string> = {}) =>
+    plan(make('stickers', { width: size(mm[0]), height: size(mm[1]), choices: { 'second-tape': 'none', ...choices } }, 1))
+  const tapeOf = (p: Plan) => [p.tape!.strips, p.tape!.abreast, p.tape!.stripLengthMm, p.tape!.perFilm]
+  it('small films lie beside each other on one strip, the way round that takes least tape', () => {
+    // 15 mm and 4.5 mm at each side: two on 48 mm; the other way round only one of 40 mm fits.
+    expect(tapeOf(of([15, 40]))).toEqual([1, 2, 49, 0.5])
+    expect(tapeOf(of([40, 15]))).toEqual([1, 2, 49, 0.5])
+    expect(tapeOf(of([38, 38]))).toEqual([1, 1, 48, 1])
+    expect(tapeOf(of([60, 90]))[1]).toBe(1)
+  })
+  it('counts whole strips for all of them', () => {
+    const p = of([15, 40])
+    expect(need(p, 'clear-tape')).toBe(Math.ceil(p.print.prints / 2))
+    expect(p.figures['strips']!.because.inputs.find((i) => i.name === 'abreast')!.value).toBe(2)
+  })
+  it('a sticker has a second tape behind it, counted; other films have not', () => {
+    const [none, both] = [of([60, 45]), of([60, 45], { 'second-tape': 'behind' })]
+    expect(need(both, 'clear-tape')).toBe(2 * need(none, 'clear-tape'))
+    expect(plan(make('stickers', {}, 1)).tape!.tapes).toBe(2)
+    expect([plan(make('jar', {}, 1)).tape!.tapes, plan(make('card', {}, 1)).tape!.tapes]).toEqual([1, 1])
+  })
+})
+
+describe('minutes are for what they are spent on', () => {
+  it('trimming ahead takes a minute a print, painting three a board and an hour between its coats', () => {
+    const p = plan(make('plaque', { choices: { ground: 'white' } }))
+    const [trim, paint] = [p.errands.find((e) => e.id === 'trim')!, p.errands.find((e) => e.id === 'paint')!]
+    expect(trim.values).toEqual({ stage: 'Trim', minutes: p.print.prints })
+    expect(paint.values).toEqual({ stage: 'Paint white', minutes: 39 })
+    expect(paint.because.inputs.map((i) => [i.name, i.value])).toEqual([
+      ['dry', 720],
+      ['between-coats', 60],
+      ['minutes-blank', 3],
+      ['blanks', 13],
+    ])
+  })
+  it('in class each trims what is theirs', () => {
+    const w = make('plaque')
+    const moved = plan({ ...w, choices: { ...w.choices, split: { trim: 's0' } } })
+    expect(moved.loads[0]!.neededMin - plan(w).loads[0]!.neededMin).toBe(1)
+    const two = make('accordion')
+    const book = plan({ ...two, choices: { ...two.choices, split: { trim: 's0' } } })
+    expect(book.split.loads[0]!.stages.find((s) => s.id === 'trim')!.minutes).toBe(2)
+  })
+  it('a spray is done for everybody by one adult, all in a row', () => {
+    const w = make('plaque', { choices: { 'top-coat': 'spray' } })
+    const p = plan({ ...w, choices: { ...w.choices, allow: { heat: true, blade: true, spray: true } } })
+    expect(p.turns.find((t) => t.stages[0] === 'seal1')).toMatchObject({ people: 12, turns: 12, minutesEach: 1, adults: 1, extraMin: 11 })
+  })
+  it('with heat or blades one adult has fewer children', () => {
+    const w = make('plaque')
+    const group = { ...w.group, helpers: 4, participants: w.group.participants.map((x) => ({ ...x, age: '8-12' as const })) }
+    const blades = plan({ ...w, group, choices: { ...w.choices, split: { trim: 's0' } } })
+    // 12 at 1 to 6 beside the one at the blade; without it 12 at 1 to 8.
+    expect([blades.adults.needed, plan({ ...w, group }).adults.needed]).toEqual([3, 2])
+    expect(blades.adults.because.inputs.find((i) => i.name === 'ratio-blade')).toMatchObject({ value: 6, mark: 'E', key: 'ratio.blade' })
+  })
 })
 
 describe('finishing', () => {

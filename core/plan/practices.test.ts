@@ -315,7 +315,7 @@ const practices: Record<string, Practice> = {
     helpers: 2,
     classes: one,
     method: 'tape-film',
-    has: { 'clear-tape': 29 },
+    has: { 'clear-tape': 58 },
     hasNot: [],
     stages: film,
     home: 'sealed',

@@ -129,10 +129,10 @@ export function planTape(s: Situation): TapePlan | undefined {
   const usual = s.figures('tape.margin')
   // A house that has set its margin keeps it; else the widest that saves a strip.
   const margins = usual.mark === 'Y' ? [] : margined.filter((m) => m < usual.value)
-  const best = [usual.value, ...margins]
+  return [usual.value, ...margins]
     .flatMap(lay)
-    .reduce<(StripLayout & { marginMm: number }) | undefined>((a, x) => (a && a.strips <= x.strips ? a : x), undefined)
-  return best && abreast(s, best)
+    .map((x) => abreast(s, x))
+    .reduce<TapePlan | undefined>((a, x) => (a && a.perFilm <= x.perFilm ? a : x), undefined)
 }
 /** Margins that are tried below the usual one, mm: less than 2 leaves nothing to trim to. */
 const margined = [4.5, 4, 3.5, 3, 2.5, 2]

@@ -9,6 +9,7 @@ import { cure, cureInput } from '#core/cure'
 import { cutStock, stockInput } from '#core/stock'
 import { gangSheets, sheetsInput } from '#core/sheets'
 import { planInput, planWorkshop } from '#core/plan'
+import { planRoom, roomInput } from '#core/room'
 import { sayPlan } from '#core/phrases'
 
 /** A search's budget: milliseconds or steps, and its seed. Without either a search takes its usual steps. */
@@ -48,6 +49,15 @@ export const capabilities: Record<string, Run> = {
     const until = ms === undefined ? undefined : performance.now() + ms
     const budget = until === undefined ? {} : { steps: steps ?? Infinity, enough: () => performance.now() >= until }
     return gangSheets(read, { ...(steps !== undefined && { steps }), ...(seed !== undefined && { seed }), ...budget })
+  },
+  room: (input, { ms, steps, seed }) => {
+    const read = readInput(roomInput, input)
+    const within = (length: number) => {
+      const until = performance.now() + length
+      return () => performance.now() >= until
+    }
+    const budget = ms === undefined ? {} : { steps: steps ?? Infinity, enough: within(ms), enoughMore: () => within(ms) }
+    return planRoom(read, { ...(steps !== undefined && { steps }), ...(seed !== undefined && { seed }), ...budget })
   },
   plan: capability(planInput, (i) => {
     const { evidence, ...rest } = i

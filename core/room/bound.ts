@@ -1,101 +1,133 @@
-import type { Task } from './task'
+import { Scheduler } from './schedule'
+import { mirrored, type Task } from './task'
 
-/** A proven least finish: no plan is earlier. The largest of three kinds, pins left aside where they only make it later.
- *  - A piece alone: its stages as early as an empty room lets them, lags and blocks kept.
- *  - The energy of a station or of the adults: of the stages that begin at head h or later and have tail t or more behind them, each of the
- *    c places works from the i-th smallest head to the finish less the i-th smallest tail, never in a block where all of them are attended:
- *    the least finish at which that holds their work.
- *  - What is pinned ends when it ends. */
-export function lowerBound(t: Task): number {
-  const { head, tail, alone } = headsAndTails(t)
-  let bound = alone
-  const minute = (x: number) => x
-  const unblocked = freeUntil(t)
-  const groups: { ops: number[]; places: number }[] = Array.from(t.places, (places) => ({ ops: [] as number[], places }))
-  const hands: { ops: number[]; places: number } = { ops: [], places: t.helpers }
+/** A proven least finish: no plan that keeps the pins is earlier. It begins at what the longest piece takes alone, and goes up a minute as
+ *  long as a finish can be shown not to hold (a destructive bound; Klein and Scholl 1999):
+ *  - some stage of a piece could not end before it must, its lags and blocks kept in an otherwise empty room; or
+ *  - of a station's or the adults' stages, those that cannot begin before h and must end by l from the end hold more work than there are
+ *    places for: each place works from the i-th earliest head to the i-th latest end (energetic reasoning with heads and tails), never in
+ *    a block where all of them are attended; and between two blocks only as many minutes as whole stages fill (their greatest common
+ *    divisor). */
+export function lowerBound(t: Task, enough = Infinity): number {
+  const empty: Task = { ...t, places: t.places.map(() => 1e9), helpers: 1e9 }
+  const head = startsIn(empty)
+  if (!head) return 0
+  let finish = 0
+  for (let p = 0; p < t.pieces; p++) {
+    const last = t.first[p + 1]! - 1
+    finish = Math.max(finish, head[last]! + t.dur[last]!)
+  }
+  const groups = groupsOf(t)
+  // Whatever the end, the work of a group takes its time: a first guess without looking at every minute.
+  for (const g of groups) finish = Math.max(finish, ...firstGuess(t, g, head))
+  let tries = t.ops > 1500 ? 12 : 400
+  while (finish < enough && tries-- > 0 && !holds(t, empty, groups, head, finish)) finish++
+  return finish
+}
+
+interface Group {
+  ops: number[]
+  places: number
+}
+
+function groupsOf(t: Task): Group[] {
+  const groups: Group[] = Array.from(t.places, (places) => ({ ops: [] as number[], places }))
+  const hands: Group = { ops: [], places: t.helpers }
   for (let o = 0; o < t.ops; o++) {
     if (t.station[o]! >= 0) groups[t.station[o]!]!.ops.push(o)
     if (t.helper[o]) hands.ops.push(o)
   }
-  for (const g of [...groups, hands]) {
-    if (g.ops.length === 0 || g.places === 0) continue
+  return [...groups, hands].filter((g) => g.ops.length > 0 && g.places > 0)
+}
+
+/** When each stage begins when nobody is in anybody's way; undefined where pins cannot hold. */
+function startsIn(empty: Task): Int32Array | undefined {
+  const s = new Scheduler(empty)
+  s.begin()
+  for (let p = 0; p < empty.pieces; p++) while (s.hasNext(p)) if (!s.placeNext(p)) return undefined
+  return s.starts
+}
+
+/** The ends by which each stage must be over for all to end at `finish`. */
+function latestEnds(empty: Task, finish: number): Int32Array {
+  const back = startsIn(mirrored(empty, finish))!
+  const { ops } = empty
+  return Int32Array.from({ length: ops }, (_, o) => finish - back[ops - 1 - o]!)
+}
+
+function firstGuess(t: Task, g: Group, head: Int32Array): number[] {
+  const tail = (o: number) => {
+    let sum = 0
+    for (let k = o; t.piece[k] === t.piece[k + 1] && k + 1 < t.ops; k++) sum += t.least[k]! + t.dur[k + 1]!
+    return sum
+  }
+  const tails = new Map(g.ops.map((o) => [o, tail(o)]))
+  return thinned([...new Set(g.ops.map((o) => head[o]!))].sort((a, b) => a - b)).map((h) => {
+    const set = g.ops.filter((o) => head[o]! >= h)
+    const least = Math.min(...set.map((o) => tails.get(o)!))
+    return h + Math.ceil(set.reduce((sum, o) => sum + t.dur[o]!, 0) / g.places) + least
+  })
+}
+
+/** Whether nothing shows that a finish cannot be. */
+function holds(t: Task, empty: Task, groups: readonly Group[], head: Int32Array, finish: number): boolean {
+  const end = latestEnds(empty, finish)
+  for (let o = 0; o < t.ops; o++) if (head[o]! + t.dur[o]! > end[o]!) return false
+  const gaps = gapsOf(t, finish)
+  for (const g of groups) {
     const heads = thinned([...new Set(g.ops.map((o) => head[o]!))].sort((a, b) => a - b))
-    const tails = thinned([...new Set(g.ops.map((o) => tail[o]!))].sort((a, b) => a - b))
-    for (const h of heads)
-      for (const l of tails) {
-        const set = g.ops.filter((o) => head[o]! >= h && tail[o]! >= l)
-        if (set.length === 0) continue
-        const free = set.every((o) => t.attended[o]) ? unblocked : minute
-        bound = Math.max(bound, energy(t, set, head, tail, g.places, free, bound))
+    const ends = thinned([...new Set(g.ops.map((o) => end[o]!))].sort((a, b) => b - a))
+    for (const h of heads) {
+      const later = g.ops.filter((o) => head[o]! >= h)
+      for (const e of ends) {
+        const set = later.filter((o) => end[o]! <= e)
+        if (set.length === 0) break
+        if (!room(t, set, h, e, g.places, head, end, set.every((o) => t.attended[o]) ? gaps : [[0, finish]])) return false
       }
-  }
-  return bound
-}
-
-/** The least finish at which `places` machines hold the work of a set; `least` where that is already enough. */
-function energy(t: Task, set: number[], head: Int32Array, tail: Int32Array, places: number, free: (x: number) => number, least: number): number {
-  const n = Math.min(places, set.length)
-  const smallest = (of: Int32Array) => set.map((o) => of[o]!).sort((a, b) => a - b).slice(0, n)
-  const [heads, tails] = [smallest(head), smallest(tail)]
-  const work = set.reduce((sum, o) => sum + t.dur[o]!, 0)
-  const begun = heads.reduce((sum, h) => sum + free(h), 0)
-  const holds = (f: number) => tails.reduce((sum, l) => sum + free(Math.max(0, f - l)), 0) - begun >= work
-  if (holds(least)) return least
-  let [no, yes] = [least, least + work + 64]
-  while (!holds(yes)) yes *= 2
-  while (yes - no > 1) {
-    const middle = (no + yes) >> 1
-    if (holds(middle)) yes = middle
-    else no = middle
-  }
-  return yes
-}
-
-/** How early each stage can begin and how long it is from its end to its piece's, in an empty room. */
-function headsAndTails(t: Task): { head: Int32Array; tail: Int32Array; alone: number } {
-  const [head, tail] = [new Int32Array(t.ops), new Int32Array(t.ops)]
-  let alone = 0
-  for (let p = 0; p < t.pieces; p++) {
-    const [a, b] = [t.first[p]!, t.first[p + 1]!]
-    let at = t.from[p]!
-    for (let o = a; o < b; o++) {
-      at = Math.max(t.attended[o] ? clear(t, at, t.dur[o]!) : at, t.pin[o]!)
-      head[o] = at
-      at += t.dur[o]! + (o < b - 1 ? t.least[o]! : 0)
     }
-    alone = Math.max(alone, at)
-    for (let o = b - 2; o >= a; o--) tail[o] = tail[o + 1]! + t.dur[o + 1]! + t.least[o]!
   }
-  return { head, tail, alone }
+  return true
 }
 
-/** The first minute from `from` on at which `d` minutes meet no block. */
-function clear(t: Task, from: number, d: number): number {
-  let at = from
-  for (let again = true; again; ) {
-    again = false
-    for (const b of t.blocks)
-      if (at < b.toMin && at + d > b.fromMin) {
-        at = b.toMin
-        again = true
-      }
-  }
-  return at
+/** Whether a set's work fits between its heads and its ends. */
+function room(
+  t: Task,
+  set: readonly number[],
+  h: number,
+  e: number,
+  places: number,
+  head: Int32Array,
+  end: Int32Array,
+  gaps: readonly (readonly [number, number])[],
+): boolean {
+  const work = set.reduce((sum, o) => sum + t.dur[o]!, 0)
+  const unit = set.reduce((d, o) => gcd(d, t.dur[o]!), 0)
+  const whole = gaps.reduce((sum, [a, b]) => sum + Math.floor(Math.max(0, Math.min(b, e) - Math.max(a, h)) / unit) * unit, 0)
+  if (whole * places < work) return false
+  const n = Math.min(places, set.length)
+  const free = (x: number) => gaps.reduce((sum, [a, b]) => sum + Math.max(0, Math.min(b, x) - a), 0)
+  const heads = set.map((o) => head[o]!).sort((a, b) => a - b)
+  const ends = set.map((o) => end[o]!).sort((a, b) => b - a)
+  let sum = 0
+  for (let i = 0; i < n; i++) sum += free(ends[i]!) - free(heads[i]!)
+  return sum >= work
 }
 
-/** Minutes outside all blocks up to a moment. */
-function freeUntil(t: Task): (x: number) => number {
-  const sorted = [...t.blocks].sort((a, b) => a.fromMin - b.fromMin)
-  const apart: [number, number][] = []
-  for (const b of sorted) {
-    const last = apart.at(-1)
-    if (last && b.fromMin <= last[1]) last[1] = Math.max(last[1], b.toMin)
-    else apart.push([b.fromMin, b.toMin])
+const gcd = (a: number, b: number): number => (b === 0 ? a : gcd(b, a % b))
+
+/** The minutes outside all blocks, up to a moment. */
+function gapsOf(t: Task, finish: number): [number, number][] {
+  const gaps: [number, number][] = []
+  let at = 0
+  for (const b of [...t.blocks].sort((x, y) => x.fromMin - y.fromMin)) {
+    if (b.fromMin > at) gaps.push([at, Math.min(finish, b.fromMin)])
+    at = Math.max(at, b.toMin)
+    if (at >= finish) return gaps
   }
-  return (x) => apart.reduce((sum, [a, b]) => sum - Math.max(0, Math.min(x, b) - a), x)
+  return [...gaps, [at, finish]]
 }
 
 const most = 24
-/** At the most so many of a sorted list, the smallest always. */
+/** At the most so many of a sorted list, the first always. */
 const thinned = (list: number[]): number[] =>
   list.length <= most ? list : Array.from({ length: most }, (_, i) => list[Math.floor((i * list.length) / most)]!)

@@ -2,7 +2,10 @@ import type { RoomInput } from './input'
 import type { Start } from './room'
 
 /** What is wrong with a plan of a room, in its own arithmetic: nothing of the search is used. Empty when it holds; its sums beside. */
-export function checkRoom(input: RoomInput, starts: readonly Start[]): { wrong: string[]; finishMin: number; waitingMin: number; spreadMin: number } {
+export function checkRoom(
+  input: RoomInput,
+  starts: readonly Start[],
+): { wrong: string[]; finishMin: number; waitingMin: number; spreadMin: number } {
   const wrong: string[] = []
   const at = new Map(starts.map((s) => [`${s.piece} ${s.stage}`, s.atMin]))
   const all = input.pieces.flatMap((p) => {
@@ -28,9 +31,9 @@ export function checkRoom(input: RoomInput, starts: readonly Start[]): { wrong: 
     if (x.s.attended && input.blocks.some((b) => x.from < b.toMin && x.to > b.fromMin)) wrong.push(`${x.p.id} ${x.s.id} meets a block`)
     if (all[i + 1]?.p !== x.p) ends.set(x.p.table, [...(ends.get(x.p.table) ?? []), x.to])
   }
-  const most = (set: typeof all) =>
-    set.reduce((n, x) => Math.max(n, set.filter((y) => y.from <= x.from && y.to > x.from).length), 0)
-  for (const s of input.stations) if (most(all.filter((x) => x.s.station === s.id)) > s.places) wrong.push(`more than ${s.places} at ${s.id}`)
+  const most = (set: typeof all) => set.reduce((n, x) => Math.max(n, set.filter((y) => y.from <= x.from && y.to > x.from).length), 0)
+  for (const s of input.stations)
+    if (most(all.filter((x) => x.s.station === s.id)) > s.places) wrong.push(`more than ${s.places} at ${s.id}`)
   if (most(all.filter((x) => x.s.helper)) > input.helpers) wrong.push(`more than ${input.helpers} adults`)
   return {
     wrong,

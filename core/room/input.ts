@@ -1,7 +1,17 @@
 import * as v from 'valibot'
 
 /** The stated limits of a room. Minutes are whole, counted from the session's start. */
-export const roomLimits = { pieces: 500, routes: 50, stages: 20, stations: 50, blocks: 50, stageMin: 240, lagMin: 1440, timeMin: 10_000, count: 1000 }
+export const roomLimits = {
+  pieces: 500,
+  routes: 50,
+  stages: 20,
+  stations: 50,
+  blocks: 50,
+  stageMin: 240,
+  lagMin: 1440,
+  timeMin: 10_000,
+  count: 1000,
+}
 
 const whole = (min: number, max: number) =>
   v.pipe(
@@ -42,7 +52,10 @@ const shape = v.object({
   ),
   helpers: whole(0, roomLimits.count),
   pieces: some(piece, roomLimits.pieces, 'pieces'),
-  blocks: v.pipe(v.array(block), v.maxLength(roomLimits.blocks, `more than ${roomLimits.blocks} blocks | Give ${roomLimits.blocks} or fewer.`)),
+  blocks: v.pipe(
+    v.array(block),
+    v.maxLength(roomLimits.blocks, `more than ${roomLimits.blocks} blocks | Give ${roomLimits.blocks} or fewer.`),
+  ),
   minutes: whole(1, roomLimits.timeMin),
 })
 type Shape = v.InferOutput<typeof shape>
@@ -54,16 +67,23 @@ function misfit(r: Shape): { path: (string | number)[]; message: string } | unde
     return i < 0 ? undefined : { path: at(i), message: `"${list[i]!.id}" is there twice | Give each an id of its own.` }
   }
   const unknown = (what: string, name: string) => `no ${what} is called "${name}" | Name one that is there.`
-  const found = twice(r.routes, (i) => ['routes', i, 'id']) ?? twice(r.stations, (i) => ['stations', i, 'id']) ?? twice(r.pieces, (i) => ['pieces', i, 'id'])
+  const found =
+    twice(r.routes, (i) => ['routes', i, 'id']) ??
+    twice(r.stations, (i) => ['stations', i, 'id']) ??
+    twice(r.pieces, (i) => ['pieces', i, 'id'])
   if (found) return found
   const stations = new Set(r.stations.map((s) => s.id))
   for (const [i, route] of r.routes.entries()) {
     const same = twice(route.stages, (k) => ['routes', i, 'stages', k, 'id'])
     if (same) return same
     for (const [k, s] of route.stages.entries()) {
-      if (s.station !== null && !stations.has(s.station)) return { path: ['routes', i, 'stages', k, 'station'], message: unknown('station', s.station) }
+      if (s.station !== null && !stations.has(s.station))
+        return { path: ['routes', i, 'stages', k, 'station'], message: unknown('station', s.station) }
       if (s.then && s.then.mostMin !== null && s.then.mostMin < s.then.leastMin)
-        return { path: ['routes', i, 'stages', k, 'then', 'mostMin'], message: `less than leastMin (${s.then.leastMin}) | Give as much, or null.` }
+        return {
+          path: ['routes', i, 'stages', k, 'then', 'mostMin'],
+          message: `less than leastMin (${s.then.leastMin}) | Give as much, or null.`,
+        }
     }
   }
   const routes = new Map(r.routes.map((x) => [x.id, new Set(x.stages.map((s) => s.id))]))
@@ -71,7 +91,8 @@ function misfit(r: Shape): { path: (string | number)[]; message: string } | unde
     const stages = routes.get(p.route)
     if (!stages) return { path: ['pieces', i, 'route'], message: unknown('route', p.route) }
     for (const field of ['minutes', 'pins'] as const)
-      for (const name of Object.keys(p[field] ?? {})) if (!stages.has(name)) return { path: ['pieces', i, field, name], message: unknown('stage of its route', name) }
+      for (const name of Object.keys(p[field] ?? {}))
+        if (!stages.has(name)) return { path: ['pieces', i, field, name], message: unknown('stage of its route', name) }
   }
   const b = r.blocks.findIndex((x) => x.toMin <= x.fromMin)
   return b < 0 ? undefined : { path: ['blocks', b, 'toMin'], message: 'not after fromMin | Give a later minute.' }
@@ -86,7 +107,13 @@ export const roomInput = v.pipe(
     if (!found) return
     let at: unknown = dataset.value
     const path = found.path.map((key) => {
-      const item = { type: 'object' as const, origin: 'value' as const, input: at as Record<string, unknown>, key, value: (at as Record<string | number, unknown>)[key] }
+      const item = {
+        type: 'object' as const,
+        origin: 'value' as const,
+        input: at as Record<string, unknown>,
+        key,
+        value: (at as Record<string | number, unknown>)[key],
+      }
       at = item.value
       return item
     })

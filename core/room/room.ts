@@ -1,5 +1,4 @@
 import { refuse, type Refusal } from '#core/reasons'
-import { Board } from './board'
 import { lowerBound } from './bound'
 import type { RoomInput } from './input'
 import { Scheduler } from './schedule'
@@ -49,7 +48,10 @@ const usualSteps = 3000
  *  that can never begin, and pins that contradict themselves, each other or all plans that were tried.
  *  Plans are made by serial generation over lists of runs (Kolisch 1996), a run being stages that a longest wait ties together; see
  *  `search.ts` and `bound.ts` for the sources of search and bound. Deterministic for seed and steps; more steps are never worse. */
-export function planRoom(input: RoomInput, { steps = usualSteps, seed = 1, enough, enoughMore, bottleneck = true }: RoomBudget = {}): RoomPlan | Refusal {
+export function planRoom(
+  input: RoomInput,
+  { steps = usualSteps, seed = 1, enough, enoughMore, bottleneck = true }: RoomBudget = {},
+): RoomPlan | Refusal {
   const t = taskOf(input)
   const refused = refusal(t, input)
   if (refused) return refused
@@ -57,9 +59,12 @@ export function planRoom(input: RoomInput, { steps = usualSteps, seed = 1, enoug
   search.run()
   const { best } = search
   if (!best)
-    return refuse('No plan was found that keeps these pins.', 'It is not known whether there is one.', ['Take a pin out.', 'Give the search more time.'])
+    return refuse('No plan was found that keeps these pins.', 'It is not known whether there is one.', [
+      'Take a pin out.',
+      'Give the search more time.',
+    ])
   const { finish, waiting, spread } = best.sums
-  const lowerBoundMin = Math.min(finish, lowerBound(t))
+  const lowerBoundMin = Math.min(finish, lowerBound(t, finish))
   return {
     starts: startsOf(t, search.starts),
     finishMin: finish,
@@ -67,7 +72,7 @@ export function planRoom(input: RoomInput, { steps = usualSteps, seed = 1, enoug
     spreadMin: spread,
     lowerBoundMin,
     fits: finish <= input.minutes,
-    bottleneck: bottleneck ? holdsUp(input, t, best.list, finish, steps, seed, enoughMore) : null,
+    bottleneck: bottleneck ? holdsUp(input, t, best.list, best.delays, finish, steps, seed, enoughMore) : null,
     steps: search.steps,
   }
 }
@@ -80,6 +85,7 @@ function holdsUp(
   input: RoomInput,
   t: Task,
   list: Int32Array,
+  delays: Int16Array,
   finish: number,
   steps: number,
   seed: number,
@@ -92,9 +98,9 @@ function holdsUp(
   let best: { i: number; search: RoomSearch } | undefined
   for (const i of candidates) {
     const more = taskOf(input, i)
-    if (lowerBound(more) >= (best ? best.search.best!.sums.finish : finish)) continue
+    if (lowerBound(more, finish) >= (best ? best.search.best!.sums.finish : finish)) continue
     const search = new RoomSearch(more, seed, each, stop)
-    search.run(list)
+    search.run(list, delays)
     const found = search.best
     if (found && found.sums.finish < (best ? best.search.best!.sums.finish : finish)) best = { i, search }
   }
@@ -112,7 +118,10 @@ function refusal(t: Task, input: RoomInput): Refusal | undefined {
   for (let o = 0; o < t.ops; o++) {
     const s = t.station[o]!
     if (s >= 0 && t.places[s] === 0)
-      return refuse(`There is no place at ${input.stations[s]!.id}.`, `Stage ${t.names[o]} needs one.`, [`Give ${input.stations[s]!.id} a place.`, 'Do the stage elsewhere.'])
+      return refuse(`There is no place at ${input.stations[s]!.id}.`, `Stage ${t.names[o]} needs one.`, [
+        `Give ${input.stations[s]!.id} a place.`,
+        'Do the stage elsewhere.',
+      ])
     if (t.helper[o] && t.helpers === 0)
       return refuse('There is no adult to help.', `Stage ${t.names[o]} needs one at it.`, ['Ask a helper.', 'Do the stage ahead.'])
   }
@@ -126,26 +135,32 @@ function pinRefusal(t: Task, input: RoomInput): Refusal | undefined {
     if (!pinned) continue
     const { pins = {}, ...rest } = input.pieces[p]!
     const alone = taskOf({ ...input, pieces: [{ ...rest, pins }] })
-    const blockless = new Board(alone)
-    const hits = Array.from(alone.pin.keys()).find((o) => alone.pin[o]! >= 0 && alone.attended[o] && meets(input, alone.pin[o]!, alone.dur[o]!))
+    const hits = Array.from(alone.pin.keys()).find(
+      (o) => alone.pin[o]! >= 0 && alone.attended[o] && meets(input, alone.pin[o]!, alone.dur[o]!),
+    )
     const order = Int32Array.from({ length: alone.runFrom.length }, () => 0)
-    if (hits !== undefined || !new Scheduler(alone).run(order) || !blockless)
-      return refuse(`The pins of ${rest.id} cannot hold.`, 'They contradict its own waits, its arrival or a demonstration, even in an empty room.', [
-        'Move a pin.',
-        'Take it out.',
-      ])
+    if (hits !== undefined || !new Scheduler(alone).run(order))
+      return refuse(
+        `The pins of ${rest.id} cannot hold.`,
+        'They contradict its own waits, its arrival or a demonstration, even in an empty room.',
+        ['Move a pin.', 'Take it out.'],
+      )
   }
-  const board = new Board({ ...t, blocks: [] })
-  const taken: number[] = []
-  for (let o = 0; o < t.ops; o++)
-    if (t.pin[o]! >= 0) {
-      board.take(o, t.pin[o]!)
-      taken.push(o)
-    }
-  const over = taken.find((o) => board.over(o, t.pin[o]!))
+  const pinned = Array.from(t.pin.keys()).filter((o) => t.pin[o]! >= 0)
+  const during = (o: number, x: number) => t.pin[o]! <= x && x < t.pin[o]! + t.dur[o]!
+  const over = pinned.find((o) => {
+    const here = pinned.filter((x) => during(x, t.pin[o]!))
+    const atStation = here.filter((x) => t.station[x] === t.station[o]).length
+    return (
+      (t.station[o]! >= 0 && atStation > t.places[t.station[o]!]!) || (t.helper[o]! && here.filter((x) => t.helper[x]).length > t.helpers)
+    )
+  })
   return over === undefined
     ? undefined
-    : refuse('The pins ask for more than there is at one moment.', `Stage ${t.names[over]} of ${t.ids[t.piece[over]!]} is one of them.`, ['Move one of the pins.', 'Add a place or an adult.'])
+    : refuse('The pins ask for more than there is at one moment.', `Stage ${t.names[over]} of ${t.ids[t.piece[over]!]} is one of them.`, [
+        'Move one of the pins.',
+        'Add a place or an adult.',
+      ])
 }
 
 const meets = (input: RoomInput, at: number, d: number): boolean => input.blocks.some((b) => at < b.toMin && at + d > b.fromMin)

@@ -18,6 +18,8 @@ export class Scheduler {
   private readonly next: Int32Array
   private readonly latest: Int32Array
   private readonly earliest: Int32Array
+  /** By stage: begun so many minutes after it could be, so that others fit in before. */
+  delays: Int16Array
 
   constructor(readonly t: Task) {
     this.starts = new Int32Array(t.ops)
@@ -25,6 +27,7 @@ export class Scheduler {
     this.next = new Int32Array(t.pieces)
     this.latest = new Int32Array(t.tables)
     this.earliest = new Int32Array(t.tables)
+    this.delays = new Int16Array(t.ops)
   }
 
   /** Empties the room but for what is pinned. */
@@ -50,10 +53,12 @@ export class Scheduler {
     let lo = early
     while (k < b) {
       const pin = t.pin[k]!
-      const at = pin >= 0 ? pin : board.slot(k, lo)
+      let at = pin >= 0 ? pin : board.slot(k, lo)
+      if (this.delays[k]! > 0 && pin < 0) at = board.slot(k, at + this.delays[k]!)
       if (pin >= 0 && pin < lo) return -1
       if (k > a) {
         const most = starts[k - 1]! + t.dur[k - 1]! + t.most[k - 1]!
+        if (at > most && this.delays[k]! > 0 && pin < 0) at = board.slot(k, lo)
         if (at > most) {
           // Too late after the one before: that one begins later, and all is looked at again from there.
           const needed = at - t.most[k - 1]! - t.dur[k - 1]!
@@ -76,6 +81,11 @@ export class Scheduler {
     if (this.tryNext(p) < 0) return false
     const r = this.next[p]!++
     for (let o = t.runFrom[r]!; o < t.runTo[r]!; o++) if (t.pin[o]! < 0) board.take(o, starts[o]!)
+    return true
+  }
+  /** Places all runs of a piece. */
+  placeAll(p: number): boolean {
+    while (this.next[p]! < this.t.firstRun[p + 1]!) if (!this.placeNext(p)) return false
     return true
   }
   hasNext(p: number): boolean {

@@ -2,8 +2,10 @@ import { seeded } from '#core/sheets'
 import { better, Scheduler, type Sums } from './schedule'
 import { mirrored, type Task } from './task'
 
+/** A plan by what it is made from: the order of runs, delays by stage. */
 interface Found {
   list: Int32Array
+  delays: Int16Array
   sums: Sums
 }
 
@@ -25,6 +27,9 @@ export class RoomSearch {
   private readonly past: Sums[] = []
   private stale = 0
   private credit: [number, number] = [1, 1]
+  private readonly none: Int16Array
+  /** Stages that a longest wait ties to the one before: they may be begun later, so that others fit in between. */
+  private readonly tied: number[]
 
   constructor(
     readonly t: Task,
@@ -35,28 +40,38 @@ export class RoomSearch {
     this.scheduler = new Scheduler(t)
     this.starts = new Int32Array(t.ops)
     this.random = seeded(seed)
+    this.none = new Int16Array(t.ops)
+    this.tied = Array.from({ length: t.ops }, (_, o) => o).filter(
+      (o) => o > 0 && t.piece[o] === t.piece[o - 1] && t.most[o - 1]! > t.least[o - 1]!,
+    )
   }
 
   private get over(): boolean {
-    return this.steps >= this.limit || ((this.steps & 7) === 0 && this.enough())
+    return this.steps >= this.limit || ((this.t.ops > 600 || (this.steps & 7) === 0) && this.enough())
   }
   private int(n: number): number {
     return Math.floor(this.random() * n)
   }
 
   /** Makes a plan of a list, and keeps it where it is the best. */
-  private make(list: Int32Array): Sums | undefined {
+  private make(list: Int32Array, delays = this.none): Sums | undefined {
+    if (this.best && this.steps >= this.limit) return undefined
     this.steps++
+    this.scheduler.delays = delays
     const sums = this.scheduler.run(list)
     if (sums && (!this.best || better(sums, this.best.sums))) {
-      this.best = { list: list.slice(), sums }
+      this.best = { list: list.slice(), delays: delays.slice(), sums }
       this.starts = this.scheduler.starts.slice()
     }
     return sums
   }
 
-  run(first?: Int32Array): void {
-    if (first) this.consider(first)
+  /** From lists to begin with, or one that was found before. */
+  run(first?: Int32Array, delays?: Int16Array): void {
+    if (first) {
+      const sums = this.make(first, delays)
+      if (sums) this.runs = { list: first.slice(), delays: delays ?? this.none, sums }
+    }
     for (const list of this.beginnings()) {
       if (this.best && this.over) return
       this.consider(list)
@@ -67,7 +82,8 @@ export class RoomSearch {
       if (!this.best) return
     }
     if (this.over) return
-    this.justify(this.best!.list)
+    this.delayed()
+    this.justify(this.best!.list, this.best!.delays)
     if (this.t.pieces > 1) this.insertion()
     while (!this.over) {
       const a = this.credit[0] / (this.credit[0] + this.credit[1])
@@ -80,9 +96,32 @@ export class RoomSearch {
     }
   }
 
+  private readonly tried: Int32Array[] = []
   private consider(list: Int32Array): void {
+    this.tried.push(list)
     const sums = this.make(list)
-    if (sums && (!this.runs || better(sums, this.runs.sums))) this.runs = { list: list.slice(), sums }
+    if (sums && (!this.runs || better(sums, this.runs.sums))) this.runs = { list: list.slice(), delays: this.none, sums }
+  }
+
+  /** The same delay for all that do the same: three rub their first round one after another before the first comes back for its second. */
+  private delayed(): void {
+    const { t } = this
+    const kinds = new Map<string, number[]>()
+    for (const o of this.tied) {
+      const key = `${t.names[o]} ${t.station[o]} ${t.names[o - 1]}`
+      kinds.set(key, [...(kinds.get(key) ?? []), o])
+    }
+    for (const ops of kinds.values()) {
+      const window = Math.min(30, Math.max(...ops.map((o) => t.most[o - 1]! - t.least[o - 1]!)))
+      for (const list of [this.best!.list, ...this.tried.slice(0, 4)])
+        for (let d = 1; d <= window; d++) {
+          if (this.over) return
+          const delays = this.best!.delays.slice()
+          for (const o of ops) delays[o] = d
+          const sums = this.make(list, delays)
+          if (sums && better(sums, this.runs!.sums)) this.runs = { list: list.slice(), delays, sums }
+        }
+    }
   }
 
   /** Lists to begin with: those with pins first, then piece by piece, wave by wave, the longest work first, table by table, whoever can
@@ -126,7 +165,7 @@ export class RoomSearch {
     const s = this.scheduler
     s.begin()
     const list: number[] = []
-    for (let left = true; left; ) {
+    for (let left = true; left;) {
       left = false
       let [chosen, soonest] = [-1, Infinity]
       for (const p of all)
@@ -144,11 +183,14 @@ export class RoomSearch {
   }
 
   /** Forward-backward improvement: the plan pushed to its end, then back to its beginning; repeated while it helps. */
-  private justify(list: Int32Array): Found | undefined {
-    let now = this.make(list)
-    if (!now || this.t.pinned) return now && { list, sums: now }
-    for (;;) {
-      if (this.over) return { list, sums: now }
+  private justify(begin: Int32Array, delays: Int16Array): Found | undefined {
+    let list: Int32Array = begin
+    const first = this.make(list, delays)
+    if (!first || this.t.pinned) return first && { list, delays, sums: first }
+    let now: Sums = first
+    while (true) {
+      if (this.over) return { list, delays, sums: now }
+      if (this.steps + 2 > this.limit) return { list, delays, sums: now }
       const { t } = this
       const back = mirrored(t, now.finish)
       // The backward order: runs by their ends in the plan, the last first.
@@ -165,9 +207,9 @@ export class RoomSearch {
         const last = back.runTo[total - 1 - r]! - 1
         return { r, end: b.starts[last]! + back.dur[last]! }
       }).sort((x, y) => y.end - x.end || x.r - y.r)
-      const next = Int32Array.from(order, (x) => t.piece[t.runFrom[x.r]!]!)
-      const sums = this.make(next)
-      if (!sums || !better(sums, now)) return { list, sums: now }
+      const next: Int32Array = Int32Array.from(order, (x) => t.piece[t.runFrom[x.r]!]!)
+      const sums: Sums | undefined = this.make(next, delays)
+      if (!sums || !better(sums, now)) return { list, delays, sums: now }
       list = next
       now = sums
     }
@@ -192,10 +234,15 @@ export class RoomSearch {
   private insert(order: number[], p: number): void {
     let [place, sums] = [order.length, undefined as Sums | undefined]
     for (let i = 0; i <= order.length; i++) {
-      const list = this.pieceByPiece([...order.slice(0, i), p, ...order.slice(i)])
+      if (sums && this.over) break
       this.steps++
+      this.scheduler.delays = this.none
       this.scheduler.begin()
-      for (const x of list) this.scheduler.placeNext(x)
+      for (let k = 0; k < order.length; k++) {
+        if (k === i) this.scheduler.placeAll(p)
+        this.scheduler.placeAll(order[k]!)
+      }
+      if (i === order.length) this.scheduler.placeAll(p)
       const now = this.part(order, p)
       if (!sums || better(now, sums)) [place, sums] = [i, now]
     }
@@ -234,39 +281,54 @@ export class RoomSearch {
     const sums = this.make(this.pieceByPiece(order))
     if (!sums) return
     const worse = sums.finish - this.whole.sums.finish
-    if (!better(this.whole.sums, sums) || this.random() < Math.exp(-(worse + 0.5) / (0.004 * this.whole.sums.finish + 0.2)) * 0.3) this.whole = { order, sums }
+    if (!better(this.whole.sums, sums) || this.random() < Math.exp(-(worse + 0.5) / (0.004 * this.whole.sums.finish + 0.2)) * 0.3)
+      this.whole = { order, sums }
   }
 
   /** Moves in the list of runs, late acceptance. */
   private list(n: number): void {
     const length = 24
-    const kept = (this.runs ??= { list: this.best!.list.slice(), sums: this.best!.sums })
+    const kept = (this.runs ??= { ...this.best! })
     if (this.past.length === 0) for (let i = 0; i < length; i++) this.past.push(kept.sums)
     for (let i = 0; i < n; i++) {
       if (this.over) return
-      const now = this.runs!
-      const list = now.list.slice()
-      this.move(list)
-      const sums = this.make(list)
+      const now: Found = this.runs!
+      const list: Int32Array = now.list.slice()
+      let { delays } = now
+      if (this.tied.length > 0 && this.random() < 0.25) delays = this.shiftDelays(delays)
+      else this.move(list)
+      const sums = this.make(list, delays)
       this.stale++
       if (!sums) continue
       const then = this.past[this.steps % length]!
       if (!better(now.sums, sums) || !better(then, sums)) {
         if (better(sums, now.sums)) this.stale = 0
-        this.runs = { list, sums }
+        this.runs = { list, delays, sums }
       }
       this.past[this.steps % length] = this.runs!.sums
     }
     if (this.over) return
     if (this.random() < 0.25) {
-      const pushed = this.justify(this.runs!.list)
+      const pushed = this.justify(this.runs!.list, this.runs!.delays)
       if (pushed && better(pushed.sums, this.runs!.sums)) this.runs = pushed
     }
     if (this.stale > 900) {
       this.stale = 0
-      this.runs = { list: this.best!.list.slice(), sums: this.best!.sums }
+      this.runs = { ...this.best! }
       this.past.fill(this.runs.sums)
     }
+  }
+
+  /** One stage begun a little later or earlier after the one before, or all of a kind. */
+  private shiftDelays(delays: Int16Array): Int16Array {
+    const { t, tied } = this
+    const next = delays.slice()
+    const o = tied[this.int(tied.length)]!
+    const window = t.most[o - 1]! - t.least[o - 1]!
+    const to = this.random() < 0.3 ? 0 : this.int(Math.min(window, 24) + 1)
+    if (this.random() < 0.7) next[o] = to
+    else for (const x of tied) if (t.names[x] === t.names[o] && this.random() < 0.5) next[x] = to
+    return next
   }
 
   private move(list: Int32Array): void {

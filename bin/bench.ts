@@ -12,6 +12,7 @@ import { benchLettering } from './benchLettering'
 import { benchMany, benchPapers } from './benchMany'
 import { benchMemory } from './benchMemory'
 import { benchPictures } from './benchPictures'
+import { benchRoom } from './benchRoom'
 import { benchSaves } from './benchSaves'
 import { benchSheets } from './benchSheets'
 import { benchStock } from './benchStock'
@@ -52,6 +53,10 @@ if (process.argv.includes('many')) {
   const url = process.env['IMPRENTA_URL']!
   Object.assign(figures, await benchPapers(url), await benchMany(url, process.env['IMPRENTA_E2E_DATABASE']!))
   end()
+  print()
+}
+if (process.argv.includes('room') || process.argv.includes('rehearsal')) {
+  Object.assign(figures, benchRoom())
   print()
 }
 if (process.argv.includes('stock')) {

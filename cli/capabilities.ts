@@ -9,6 +9,7 @@ import { cure, cureInput } from '#core/cure'
 import { cutStock, stockInput } from '#core/stock'
 import { gangSheets, sheetsInput } from '#core/sheets'
 import { planInput, planWorkshop } from '#core/plan'
+import { rehearsalInput, rehearse } from '#core/rehearsal'
 import { planRoom, roomInput } from '#core/room'
 import { sayPlan } from '#core/phrases'
 
@@ -59,6 +60,7 @@ export const capabilities: Record<string, Run> = {
     const budget = ms === undefined ? {} : { steps: steps ?? Infinity, enough: within(ms), enoughMore: () => within(ms) }
     return planRoom(read, { ...(steps !== undefined && { steps }), ...(seed !== undefined && { seed }), ...budget })
   },
+  rehearsal: (input, { seed }) => rehearse(readInput(rehearsalInput, input), seed === undefined ? {} : { seed }),
   plan: capability(planInput, (i) => {
     const { evidence, ...rest } = i
     const plan = planWorkshop({ ...rest, ...(evidence && { evidence }) })

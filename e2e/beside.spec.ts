@@ -28,7 +28,10 @@ test('a picture is put on its piece by hand, by keys and by name; a finish is on
   await expect.poll(async () => [(await lies()).x > before.x, (await lies()).y > before.y]).toEqual([true, true])
   expect((await new AxeBuilder({ page }).withTags(wcag).analyze()).violations).toEqual([])
   await page.getByLabel('Worn edges').check()
-  await page.getByRole('link', { name: /^3? ?Method/ }).first().click()
+  await page
+    .getByRole('link', { name: /^3? ?Method/ })
+    .first()
+    .click()
   await expect(page.getByText('Wear the edges').first()).toBeVisible()
   await page.getByRole('button', { name: /Undo/ }).click()
   await expect(page.getByText('Wear the edges')).toHaveCount(0)

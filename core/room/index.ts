@@ -1,4 +1,5 @@
-export { roomInput, roomLimits, type RoomInput } from './input'
-export { planRoom, type Bottleneck, type RoomBudget, type RoomPlan, type Start } from './room'
+export { misfit, placed, roomInput, roomLimits, roomShape, type Misfit, type RoomInput } from './input'
+export { taskOf, type Task } from './task'
+export { cannotBegin, planRoom, type Bottleneck, type RoomBudget, type RoomPlan, type Start } from './room'
 export { lowerBound } from './bound'
 export { checkRoom } from './check'

@@ -44,7 +44,8 @@ const piece = v.object({
 })
 const block = v.object({ fromMin: whole(0, roomLimits.timeMin), toMin: whole(0, roomLimits.timeMin) })
 
-const shape = v.object({
+/** Its fields; what they have to keep together is in `roomInput`. */
+export const roomShape = v.object({
   routes: some(v.object({ id: id(), stages: some(stage, roomLimits.stages, 'stages') }), roomLimits.routes, 'routes'),
   stations: v.pipe(
     v.array(v.object({ id: id(), places: whole(0, roomLimits.count) })),
@@ -58,10 +59,15 @@ const shape = v.object({
   ),
   minutes: whole(1, roomLimits.timeMin),
 })
-type Shape = v.InferOutput<typeof shape>
+type Shape = v.InferOutput<typeof roomShape>
+
+export interface Misfit {
+  path: (string | number)[]
+  message: string
+}
 
 /** What does not hold together, with where: ids used twice or unknown, lags and blocks that end before they begin. */
-function misfit(r: Shape): { path: (string | number)[]; message: string } | undefined {
+export function misfit(r: Shape): Misfit | undefined {
   const twice = (list: readonly { id: string }[], at: (i: number) => (string | number)[]) => {
     const i = list.findIndex((x, k) => list.findIndex((y) => y.id === x.id) < k)
     return i < 0 ? undefined : { path: at(i), message: `"${list[i]!.id}" is there twice | Give each an id of its own.` }
@@ -98,26 +104,22 @@ function misfit(r: Shape): { path: (string | number)[]; message: string } | unde
   return b < 0 ? undefined : { path: ['blocks', b, 'toMin'], message: 'not after fromMin | Give a later minute.' }
 }
 
-/** A room: routes of stages, stations, helpers' hands, pieces, and blocks in which everybody looks on. */
-export const roomInput = v.pipe(
-  shape,
-  v.rawCheck(({ dataset, addIssue }) => {
+/** A check of an object that names where it fails, field by field. */
+export const placed = <T extends object>(wrong: (value: T) => Misfit | undefined) =>
+  v.rawCheck<T>(({ dataset, addIssue }) => {
     if (!dataset.typed) return
-    const found = misfit(dataset.value)
+    const found = wrong(dataset.value)
     if (!found) return
     let at: unknown = dataset.value
     const path = found.path.map((key) => {
-      const item = {
-        type: 'object' as const,
-        origin: 'value' as const,
-        input: at as Record<string, unknown>,
-        key,
-        value: (at as Record<string | number, unknown>)[key],
-      }
-      at = item.value
+      const value = (at as Record<string | number, unknown>)[key]
+      const item = { type: 'object' as const, origin: 'value' as const, input: at as Record<string, unknown>, key, value }
+      at = value
       return item
     })
     addIssue({ message: found.message, path: path as never })
-  }),
-)
+  })
+
+/** A room: routes of stages, stations, helpers' hands, pieces, and blocks in which everybody looks on. */
+export const roomInput = v.pipe(roomShape, placed<Shape>(misfit))
 export type RoomInput = v.InferOutput<typeof roomInput>

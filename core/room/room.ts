@@ -53,7 +53,7 @@ export function planRoom(
   { steps = usualSteps, seed = 1, enough, enoughMore, bottleneck = true }: RoomBudget = {},
 ): RoomPlan | Refusal {
   const t = taskOf(input)
-  const refused = refusal(t, input)
+  const refused = cannotBegin(t, input) ?? (t.pinned ? pinRefusal(t, input) : undefined)
   if (refused) return refused
   const search = new RoomSearch(t, seed, steps, enough)
   search.run()
@@ -113,8 +113,8 @@ function holdsUp(
   }
 }
 
-/** Why a room cannot be planned at all. */
-function refusal(t: Task, input: RoomInput): Refusal | undefined {
+/** Why a room cannot be planned at all: a stage that can never begin. */
+export function cannotBegin(t: Task, input: RoomInput): Refusal | undefined {
   for (let o = 0; o < t.ops; o++) {
     const s = t.station[o]!
     if (s >= 0 && t.places[s] === 0)
@@ -125,7 +125,7 @@ function refusal(t: Task, input: RoomInput): Refusal | undefined {
     if (t.helper[o] && t.helpers === 0)
       return refuse('There is no adult to help.', `Stage ${t.names[o]} needs one at it.`, ['Ask a helper.', 'Do the stage ahead.'])
   }
-  return t.pinned ? pinRefusal(t, input) : undefined
+  return undefined
 }
 
 /** Pins that contradict a piece's own lags, arrival or a block even in an empty room, or ask for more than there is at one moment. */

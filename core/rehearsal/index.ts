@@ -1,0 +1,2 @@
+export { rehearsalInput, rehearsalLimits, type RehearsalInput, type RoomChange } from './input'
+export { rehearse, triangular, type Queue, type Rehearsed } from './rehearse'

@@ -97,6 +97,11 @@ describe('an edge', () => {
     expect([p.cut, p.outline, need(p, 'scissors')]).toEqual(['round', 'straight', 6])
     expect(need(p, 'decoupage-glue')).toBeLessThan(need(straight, 'decoupage-glue'))
   })
+  it('of its own on a round piece is the picture’s, not the piece’s', () => {
+    const p = plan(make('plaque', { outline: 'round', edge: 'torn' }))
+    expect([p.cut, p.outline, need(p, 'scissors')]).toEqual(['straight', 'round', 0])
+    expect(plan(make('plaque', { outline: 'round' })).cut).toBe('round')
+  })
   it('to its outline is what film and tissue are cut to anyway', () => {
     for (const kind of ['stickers', 'candle'])
       expect(plan(make(kind, { edge: 'outline' }, 1)).stages.map((s) => s.id)).not.toContain('edge-outline')
@@ -112,6 +117,8 @@ describe('pictures that are not printed here', () => {
     expect(p.errands.map((e) => e.code)).not.toContain('print')
     expect(printsOf(p, w, { widthMm: 200, heightMm: 280 })).toEqual([])
     expect(p.stages.map((s) => s.id).slice(0, 2)).toEqual(['choose', 'tape'])
+    // A film is trimmed after it is taped, wherever its picture comes from.
+    expect(p.stages.map((s) => s.id)).toContain('trim')
     expect(p.states).toContain('printed')
     expect(p.errands.find((e) => e.code === 'gather')).toMatchObject({
       values: { pieces: pictures === 'magazine' ? 'magazines' : 'prints' },
@@ -148,6 +155,7 @@ describe('tape', () => {
     expect(tapeOf(of([40, 15]))).toEqual([1, 2, 49, 0.5])
     expect(tapeOf(of([38, 38]))).toEqual([1, 1, 48, 1])
     expect(tapeOf(of([60, 90]))[1]).toBe(1)
+    expect(tapeOf(of([15, 40], { 'second-tape': 'behind' }))).toEqual([1, 2, 49, 1])
   })
   it('counts whole strips for all of them', () => {
     const p = of([15, 40])
@@ -168,6 +176,10 @@ describe('minutes are for what they are spent on', () => {
     const [trim, paint] = [p.errands.find((e) => e.id === 'trim')!, p.errands.find((e) => e.id === 'paint')!]
     expect(trim.values).toEqual({ stage: 'Trim', minutes: p.print.prints })
     expect(paint.values).toEqual({ stage: 'Paint white', minutes: 39 })
+    const always = Object.fromEntries(Object.keys(house.hours).map((d) => [d, { from: '00:00', to: '23:59' }])) as typeof house.hours
+    const open = planWorkshop({ workshop: make('plaque', { choices: { ground: 'white' } }), house: { ...house, hours: always }, now })
+    // 12 h before 17:00, less 39 minutes of work and the hour between.
+    expect(open.errands.find((e) => e.id === 'paint')!.by).toBe('2026-05-20T03:21:00-04:00[America/New_York]')
     expect(paint.because.inputs.map((i) => [i.name, i.value])).toEqual([
       ['dry', 720],
       ['between-coats', 60],

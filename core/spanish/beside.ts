@@ -235,6 +235,8 @@ export const beside: Record<string, string> = {
   'A picture cut to its outline, of the box round it': 'Una imagen recortada a su contorno, de su rectángulo',
   'whole face of each': 'cara entera de cada una',
   'for kits to go': 'para los juegos',
+  'Nothing goes through the printer: pictures are stamped, cut from pages or brought along.':
+    'Nada pasa por la impresora: las imágenes se estampan, se recortan de páginas o se traen.',
   'Aim for': 'Se busca',
   'the picture fills the face': 'la imagen llena la cara',
   'the picture is a part of the face': 'la imagen ocupa parte de la cara',

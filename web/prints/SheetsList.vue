@@ -69,7 +69,15 @@ const parts = computed(() =>
 /** Of several designs each has sheets of its own. */
 const ofDesign = computed(() => (props.plan.designs.length > 1 ? `&design=${props.plan.design}` : ''))
 const pdf = (more = '') => `/api/workshops/${props.workshop}/prints.pdf?steps=${props.layout.steps}${ofDesign.value}${more}`
+/** Why there is nothing to print. */
+const nothing = computed(() => {
+  if (props.printed) return tr('Everything is printed.')
+  return props.plan.people > 0
+    ? tr('Nothing goes through the printer: pictures are stamped, cut from pages or brought along.')
+    : tr('Nobody is in the group yet: nothing is printed.')
+})
 const fills = computed(() => {
+  if (props.prints.length === 0) return ''
   const whole = props.layout.wholeLeft
   const left = whole > 0.2 ? tr('; {0} % of the last stays whole', Math.round(whole * 100)) : ''
   return tr('{0} prints and their gutters fill {1}{2}.', props.prints.length, props.layout.fills.toFixed(1), left)
@@ -125,7 +133,7 @@ const paperWays = (Object.keys(papers) as PaperId[]).map((id) => ({ id, name: pa
     </template>
   </v-virtual-scroll>
   <div v-if="!prints.length" class="hollow">
-    {{ printed ? $t('Everything is printed.') : $t('Nobody is in the group yet: nothing is printed.') }}
+    {{ nothing }}
   </div>
   <dl class="kinds">
     <template v-for="[size, n] in kinds" :key="size"

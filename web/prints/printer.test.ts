@@ -188,10 +188,23 @@ describe('the list of sheets', () => {
     expect(page.emitted('paper')).toEqual([['a3']])
   })
   it('with nothing to print says why', () => {
-    const empty = (printed: boolean) =>
-      mountIn(SheetsList, { workshop: 'x', plan, say, layout: { ...layout, sheets: [] }, prints: [], number: 1, share: 1, printed })
+    const empty = (printed: boolean, people = 18) =>
+      mountIn(SheetsList, {
+        workshop: 'x',
+        plan: { ...plan, people },
+        say,
+        layout: { ...layout, sheets: [] },
+        prints: [],
+        number: 1,
+        share: 1,
+        printed,
+      })
         .find('.hollow')
         .text()
-    expect([empty(true), empty(false)]).toEqual(['Everything is printed.', 'Nobody is in the group yet: nothing is printed.'])
+    expect([empty(true), empty(false, 0), empty(false)]).toEqual([
+      'Everything is printed.',
+      'Nobody is in the group yet: nothing is printed.',
+      'Nothing goes through the printer: pictures are stamped, cut from pages or brought along.',
+    ])
   })
 })

@@ -80,6 +80,7 @@ export function beforeText(plan: Plan, workshop: Workshop, house: House): Before
     },
     { title: t('Bring'), by: by('pack'), lines: brought.map((l) => `${say.amount(l.need, l.unit)} ${t(l.name).toLowerCase()}`) },
   ]
+  const home = workshop.held === 'home'
   const ages = plan.adults.byAge.map((a) =>
     a.age === 'adult' ? many(a.people, 'adult') : t(/^\d/.test(ageName(a.age)) ? '{0} of {1}' : '{0} {1}', a.people, ageName(a.age)),
   )
@@ -87,9 +88,20 @@ export function beforeText(plan: Plan, workshop: Workshop, house: House): Before
     title: workshop.title,
     about: [
       ...made.map((d) => `${made.length > 1 ? d.pieces : plan.people} × ${t(d.pieceName)}, ${t(d.recipe.name).toLowerCase()}`),
-      `${sayList(ages)}; ${t('tables of {0}', plan.seating.join(', '))}${plan.adults.matters ? `; ${t('{0} needed, {1} coming', many(plan.adults.needed, 'adult'), plan.adults.coming)}` : ''}`,
+      ...(home
+        ? []
+        : [
+            `${sayList(ages)}; ${t('tables of {0}', plan.seating.join(', '))}${plan.adults.matters ? `; ${t('{0} needed, {1} coming', many(plan.adults.needed, 'adult'), plan.adults.coming)}` : ''}`,
+          ]),
       ...plan.sessions.map((s) =>
-        t('Class {0}: {1}, {2} to {3}, {4}', s.number, sayDay(s.from), sayClock(s.from, clock), sayClock(s.to, clock), s.room),
+        t(
+          home ? (s.number === 1 ? 'Pick-up: {1}, {2} to {3}, {4}' : 'Return: {1}, {2} to {3}, {4}') : 'Class {0}: {1}, {2} to {3}, {4}',
+          s.number,
+          sayDay(s.from),
+          sayClock(s.from, clock),
+          sayClock(s.to, clock),
+          s.room,
+        ),
       ),
     ],
     doubt: stop ? t('This plan does not hold yet: {0}.', say.finding(stop).title) : '',

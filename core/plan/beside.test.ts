@@ -411,7 +411,7 @@ describe('kits to go', () => {
     expect(t.steps.map((s) => s.title)).toEqual([
       'Coat',
       'Lay and press',
-      'Name the back, to the shelf',
+      'Leave it flat',
       'Wet it',
       'Rub',
       'Dry, then look',
@@ -419,7 +419,9 @@ describe('kits to go', () => {
       'Dry it through',
       'Seal it',
     ])
-    expect(t.steps[0]!.text).toBe('Even and wet from edge to edge. Not: Missed spots or ridges. Go on within 3 min.')
+    expect(t.steps[0]!.text).toBe(
+      'Brush the glue over the piece, as large as the picture, edge to edge. Not: Missed spots or ridges. Go on within 3 min.',
+    )
     expect(t.steps[2]!.text).toContain('Laid on ____________ at ________. Then 24 h flat, never under 12 h.')
     expect(t.steps.filter((s) => s.text.includes('Laid on'))).toHaveLength(1)
     expect(p.takeHome.every((s) => s.ready === undefined && s.group === 'all-at-home')).toBe(true)

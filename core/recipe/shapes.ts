@@ -78,6 +78,8 @@ export interface Stage {
   /** Goes over the whole piece, not only where the picture is. */
   covers?: 'piece'
   home?: HomeStep
+  /** What somebody is told who does it at home for the first time, from a kit to go: stages that are otherwise done in class. */
+  kit?: HomeStep
 }
 
 export const shareBys = ['each', 'pair', 'table', 'stagger', 'room'] as const

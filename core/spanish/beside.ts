@@ -277,4 +277,66 @@ export const beside: Record<string, string> = {
   'No pick-up yet.': 'Aún sin recogida.',
   'Kits are handed out on the first date; on a second one, brushes and cloths come back.':
     'Los juegos se entregan en la primera fecha; en una segunda vuelven pinceles y paños.',
+  'Brush the glue over the piece, as large as the picture, edge to edge.':
+    'Pasar la cola con pincel por la pieza, tan grande como la imagen, de borde a borde.',
+  'Pour a little out and brush it over the piece, a little larger than the picture, one way and then across, until it is even and wet from edge to edge.':
+    'Verter un poco y extenderlo por la pieza, algo más que la imagen, en un sentido y luego cruzado, hasta que quede parejo y mojado de borde a borde.',
+  'Print face down, once, then press from the middle out with the card.':
+    'Impresión boca abajo, una vez; presionar con la tarjeta desde el centro.',
+  'Lay the print face down in one go; it cannot be lifted again. Press with the card from the middle out until no bubble is left, and wipe off what oozes. None on the paper’s back.':
+    'Colocar la impresión boca abajo de una vez; no se puede volver a levantar. Presionar con la tarjeta desde el centro hasta que no quede burbuja y limpiar lo que asoma. Nada en el dorso del papel.',
+  'Leave it flat': 'Dejarla en plano',
+  'Name on the back. Flat, face up, on baking paper, nothing on top.':
+    'Nombre en el dorso. Plana, boca arriba, sobre papel de horno, sin nada encima.',
+  'Write a name on the back and leave it flat and face up on baking paper, with nothing on top, away from sun, heater, children and pets.':
+    'Escribir un nombre en el dorso y dejarla plana y boca arriba sobre papel de horno, sin nada encima, lejos de sol, estufa, niños y animales.',
+  'Medium on thick and even, edge to edge; a table laid ready first.': 'Medio grueso y parejo, de borde a borde; antes, la mesa preparada.',
+  'Have card and cloth ready. Brush the medium on generously and evenly, edge to edge: it must still be wet when the print comes down.':
+    'Tener a mano tarjeta y paño. Dar el medio generoso y parejo, de borde a borde: debe seguir mojado cuando baje la impresión.',
+  'Print face down at once, pressed hard from the middle out.': 'Impresión boca abajo enseguida, presionada fuerte desde el centro.',
+  'Lay the print face down at once and press hard with the card from the middle out. Wipe the back: medium on it keeps the paper on.':
+    'Colocar la impresión boca abajo enseguida y presionar fuerte con la tarjeta desde el centro. Limpiar el dorso: el medio ahí retiene el papel.',
+  Peel: 'Despegar',
+  'Try a corner: the top layer parts? Peel it slowly, low.': 'Probar una esquina: ¿se separa la capa de arriba? Despegar despacio, bajo.',
+  'Try a corner after three minutes. When the top layer of the paper parts from the lower, peel slowly and low over the surface; a layer stays. If ink lifts, wait a minute more.':
+    'Probar una esquina a los tres minutos. Cuando la capa de arriba se separe de la de abajo, despegar despacio y a ras; una capa se queda. Si se levanta tinta, esperar un minuto más.',
+  'Lay all out': 'Preparar todo',
+  'Print, brush, card, mist and cloth within reach: it goes fast.': 'Impresión, pincel, tarjeta, rociador y paño a mano: va deprisa.',
+  'Lay print, brush, card, mist and cloth within reach before you open the pot: from then on it is a race with drying.':
+    'Poner a mano impresión, pincel, tarjeta, rociador y paño antes de abrir el frasco: desde entonces es una carrera con el secado.',
+  'Mist the print’s back until it is limp, no drops.': 'Rociar el dorso de la impresión hasta que quede blando, sin gotas.',
+  'Mist the back of the print until it is limp and even, without drops: a dry one wrinkles on wet gesso.':
+    'Rociar el dorso de la impresión hasta que quede blando y parejo, sin gotas: seca, se arruga sobre el gesso mojado.',
+  'Gesso on thin and quick, edge to edge.': 'Gesso fino y rápido, de borde a borde.',
+  'Brush one thin coat of gesso on quickly, edge to edge. Dull patches mean that it dries: brush over them.':
+    'Dar rápido una capa fina de gesso, de borde a borde. Las manchas mates son que se seca: repasarlas.',
+  'Face down at once; card on smooth, cloth on texture. Wipe the back.':
+    'Boca abajo enseguida; tarjeta en lo liso, paño en el relieve. Limpiar el dorso.',
+  'Lay the print face down at once and press from the middle out, with the card on smooth ground, with the cloth on texture. Wipe its back at once.':
+    'Colocar la impresión boca abajo enseguida y presionar desde el centro, con la tarjeta en fondo liso, con el paño en relieve. Limpiar el dorso enseguida.',
+  'Name on the back. Flat, face up, overnight, nothing on top.': 'Nombre en el dorso. Plana, boca arriba, toda la noche, sin nada encima.',
+  'Write a name on the back and leave it flat and face up overnight, with nothing on top, away from sun, heater, children and pets.':
+    'Escribir un nombre en el dorso y dejarla plana y boca arriba toda la noche, sin nada encima, lejos de sol, estufa, niños y animales.',
+  'Strips over the picture, each over the last by a thumb’s width.': 'Tiras sobre la imagen, cada una montada un pulgar sobre la anterior.',
+  'Hold each strip taut and lay it slowly over the picture, each over the last by about 12 mm. Tape that lies cannot be lifted.':
+    'Sujetar cada tira tensa y colocarla despacio sobre la imagen, montada unos 12 mm sobre la anterior. La cinta colocada no se puede levantar.',
+  'Rub hard with the card, two ways, seams and corners again.':
+    'Frotar fuerte con la tarjeta, en dos sentidos, juntas y esquinas otra vez.',
+  'Rub the tape down hard with the edge of the card, one way and then across, seams and corners once more: what is not pressed does not come over.':
+    'Frotar fuerte la cinta con el canto de la tarjeta, en un sentido y luego cruzado, juntas y esquinas otra vez: lo que no se presiona no pasa.',
+  'Cut round it, a thin white margin left to hold.': 'Recortar alrededor, con un margen blanco fino para sujetar.',
+  'Cut round the picture with scissors and leave a thin white margin: it keeps the tape off the blades.':
+    'Recortar la imagen con tijeras y dejar un margen blanco fino: aparta la cinta de las hojas.',
+  'Wet it well and evenly with cloth or brush, no puddles.': 'Mojar bien y parejo con paño o pincel, sin charcos.',
+  'Wet the paper or wood well and evenly with a wrung-out cloth or brush, up to the edges, without puddles.':
+    'Mojar bien y parejo el papel o la madera con un paño escurrido o pincel, hasta los bordes, sin charcos.',
+  'Picture side down, once. Press with the card, don’t slide.': 'Imagen hacia abajo, una vez. Presionar con la tarjeta, sin deslizar.',
+  'Hold it by its border, lay it picture side down in one go and press all over with the card. It must not slide.':
+    'Sujetarla por el borde, colocarla con la imagen hacia abajo de una vez y presionar toda con la tarjeta. No debe deslizarse.',
+  Lift: 'Levantar',
+  'Lift a corner, then all of it, promptly and straight up.': 'Levantar una esquina, luego toda, pronto y hacia arriba.',
+  'Look under a corner; when the ink has gone over, lift promptly and straight up. Paper that waits grips and tears.':
+    'Mirar bajo una esquina; cuando la tinta haya pasado, levantar pronto y hacia arriba. El papel que espera se agarra y se rompe.',
+  'Pick-up: {1}, {2} to {3}, {4}': 'Recogida: {1}, {2} a {3}, {4}',
+  'Return: {1}, {2} to {3}, {4}': 'Vuelta: {1}, {2} a {3}, {4}',
 }

@@ -6,6 +6,7 @@ import { blankMaterial, pieceKind, type PieceState } from '#core/recipe'
 import type { TakeHomeSheet } from '#core/takehome'
 import { minutesBetween, readInstant, sayClock, sayDay, type Zoned } from '#core/time'
 import type { Workshop } from '#core/workshop'
+import { kitSteps } from './kitSteps'
 import { phrases, sayMinutes } from './phrases'
 import { stateWord } from './words'
 
@@ -65,7 +66,9 @@ export function sheetText(sheet: TakeHomeSheet, whole: Plan, workshop: Workshop,
         ? { stepsTitle: t('What will be done'), steps: howMade(plan, house) }
         : {
             stepsTitle: '',
-            steps: sheet.steps.map((s) => ({ title: t(s.title), text: stepText(s, sheet, wording), ...(s.makes && { state: s.makes }) })),
+            steps: sheet.steps
+              .map((x) => inWords(x, plan.recipe))
+              .map((s) => ({ title: t(s.title), text: stepText(s, sheet, wording), ...(s.makes && { state: s.makes }) })),
           }),
     bag: sheet.bag.map((b) => inPot(b, sheet, plan, house)),
     faults: sheet.faults.map((f) => ({ seen: t(f.seen), now: t(f.now) })),
@@ -74,6 +77,12 @@ export function sheetText(sheet: TakeHomeSheet, whole: Plan, workshop: Workshop,
     ask: house.contact ? t('Stuck? Ask {0}.', house.contact) : t('Stuck? Ask at {0}.', house.name),
     titles: { bag: t('In the bag'), whatIf: t('What if'), care: t('Take care'), mark: head.mark ? t(legend[head.mark]) : '' },
   }
+}
+
+/** A step that is otherwise done in class, in words for somebody who has never done it; a recipe of the house has those of its method. */
+function inWords(s: TakeHomeSheet['steps'][number], recipe: Plan['recipe']): TakeHomeSheet['steps'][number] {
+  const said = s.stage === undefined ? undefined : kitSteps[recipe.from ?? recipe.id]?.[s.stage]
+  return said ? { ...s, ...said } : s
 }
 
 /** A step in so many words; of a kit to go with what must not be, the line for the time at which it is laid, and its wait. */

@@ -128,7 +128,8 @@ export interface DesignPlan {
   /** Who makes it, and how many pieces that is. */
   makers: string[]
   pieces: number
-  recipe: { id: string; version: number; name: string; words: Recipe['words'] }
+  /** `from` is the method that a recipe of the house comes from. */
+  recipe: { id: string; version: number; name: string; words: Recipe['words']; from?: string }
   pieceName: string
   chosen: Chosen[]
   stages: Stage[]

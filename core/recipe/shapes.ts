@@ -34,7 +34,8 @@ export interface HomeStep {
   title: string
   few: string
   more: string
-  /** What it must not be, where the step is said by its cues. */
+  /** The stage it is, and what it must not be, where it is otherwise done in class: a sheet has words of its own for it. */
+  stage?: string
   not?: string
   /** What the piece is after it, where somebody sees that for the first time. */
   makes?: PieceState
@@ -78,8 +79,6 @@ export interface Stage {
   /** Goes over the whole piece, not only where the picture is. */
   covers?: 'piece'
   home?: HomeStep
-  /** What somebody is told who does it at home for the first time, from a kit to go: stages that are otherwise done in class. */
-  kit?: HomeStep
 }
 
 export const shareBys = ['each', 'pair', 'table', 'stagger', 'room'] as const

@@ -14,9 +14,9 @@ export function forHome(resolved: ResolvedRecipe): { resolved: ResolvedRecipe; s
   }
 }
 
-/** A stage as a step of a sheet: as it is said for a kit or for home, else by its cues; with the wait that follows it. */
+/** A stage as a step of a sheet: as it is said for home, or by its cues; with the wait that follows it. */
 function homeStep(s: Stage): HomeStep {
-  const said = s.kit ? { ...s.kit, not: s.fail } : (s.home ?? { title: s.name, few: s.pass, more: s.pass, not: s.fail })
+  const said = s.home ?? { title: s.name, few: s.pass, more: s.pass, not: s.fail, stage: s.id }
   return {
     ...said,
     ...(s.makes && { makes: s.makes }),

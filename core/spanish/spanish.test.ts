@@ -5,6 +5,7 @@ import { inLanguage, speak, speaking, t, teach } from '#core/language'
 import { recipesOf } from '#core/house'
 import { materials } from '#core/kit'
 import { planWorkshop } from '#core/plan'
+import { kitSteps } from '../phrases/kitSteps'
 import { beforeText, englishLines, figureName, inBoth, phrases, sayField, sayPlan, sheetMarkdown, sheetText } from '#core/phrases'
 import { cautions, extras, pieceKinds, recipes, roomStations, takesPiece, woods } from '#core/recipe'
 import { figureList } from '#core/plan'
@@ -48,7 +49,7 @@ describe('nothing is missing', () => {
       if (Array.isArray(x)) return x.forEach((y) => walk(y, key))
       if (typeof x === 'object' && x !== null) for (const [k, y] of Object.entries(x)) walk(y, k)
     }
-    for (const x of [recipes, extras, pieceKinds, cautions, roomStations, woods, materials]) walk(x, '')
+    for (const x of [recipes, kitSteps, extras, pieceKinds, cautions, roomStations, woods, materials]) walk(x, '')
     for (const { name, look, feel } of symptoms) for (const x of [name, look, feel]) if (!(x in spanish.words)) missing.add(x)
     for (const r of recipes) for (const word of Object.values(r.words ?? {})) if (!(word in spanish.words)) missing.add(word)
     expect([...missing]).toEqual([])

@@ -40,31 +40,26 @@ export const gessoGround: Recipe = {
     {
       id: 'ready', name: 'Lay everything out', mayStop: true, attended: true, minutes: figure(5, 'min', 'E'), station: 'table', mayBe: ['session'],
       pass: 'Print, brush, card, mist and cloth within reach.', fail: 'Somebody has to fetch something.', cautions: [],
-      kit: { title: 'Lay all out', few: 'Print, brush, card, mist and cloth within reach: it goes fast.', more: 'Lay print, brush, card, mist and cloth within reach before you open the pot: from then on it is a race with drying.' },
     },
     {
       id: 'mist', name: 'Mist the print', attended: true, minutes: figure(1, 'min', 'E'), station: 'table', mayBe: ['session'],
       pass: 'Limp and even, no drops.', fail: 'Dry print on wet gesso: it wrinkles.', cautions: ['floor'],
       then: { least: figure(0, 'min', 'P'), most: figure(5, 'min', 'E'), why: 'A misted print dries out again.' },
-      kit: { title: 'Mist the print', few: 'Mist the print’s back until it is limp, no drops.', more: 'Mist the back of the print until it is limp and even, without drops: a dry one wrinkles on wet gesso.' },
     },
     {
       id: 'coat', name: 'One thin wet coat', attended: true, minutes: figure(3, 'min', 'E'), station: 'table', mayBe: ['session'], lays: true,
       pass: 'Thin, quick, wet and shiny all over.', fail: 'Dull patches: it is drying.', cautions: ['skin'],
       then: { least: figure(0, 'min', 'P'), most: figure(2, 'min', 'E'), race: true, why: 'A thin coat of gesso is dry in minutes.' },
-      kit: { title: 'One thin wet coat', few: 'Gesso on thin and quick, edge to edge.', more: 'Brush one thin coat of gesso on quickly, edge to edge. Dull patches mean that it dries: brush over them.' },
     },
     {
       id: 'lay', name: 'Lay and press', makes: 'laid', attended: true, minutes: figure(4, 'min', 'E'), station: 'table', mayBe: ['session'], lays: true,
       pass: 'Flat; its back wiped clean at once.', fail: 'Wrinkles, or gesso on its back.', cautions: ['skin'],
       then: { least: figure(0, 'min', 'P'), most: figure(30, 'min', 'E'), why: 'Wet pieces go to the shelf with the class.' },
-      kit: { title: 'Lay and press', few: 'Face down at once; card on smooth, cloth on texture. Wipe the back.', more: 'Lay the print face down at once and press from the middle out, with the card on smooth ground, with the cloth on texture. Wipe its back at once.' },
     },
     {
       id: 'shelve', name: 'Name the back, to the shelf', mayStop: true, attended: true, minutes: figure(3, 'min', 'E'), station: 'shelf', mayBe: ['session'],
       pass: 'Face up, flat, nothing on top, on baking paper.', fail: 'Stacked, tilted or unnamed.', cautions: ['rinse'],
       then: { least: figure(240, 'min', 'E'), cures: true, makes: 'cured', why: 'Overnight. 4 to 5 h is a gamble; after 1 h it fails.' },
-      kit: { title: 'Leave it flat', few: 'Name on the back. Flat, face up, overnight, nothing on top.', more: 'Write a name on the back and leave it flat and face up overnight, with nothing on top, away from sun, heater, children and pets.' },
     },
     {
       id: 'scuff', name: 'Scuff and mist', attended: true, minutes: figure(5, 'min', 'E'), station: 'table', mayBe: ['session', 'home'],

@@ -65,19 +65,16 @@ export const mediumTransfer: Recipe = {
       id: 'coat', name: 'Coat', attended: true, minutes: figure(4, 'min', 'E'), station: 'table', mayBe: ['session'], lays: true,
       pass: 'Even and wet from edge to edge.', fail: 'Missed spots or ridges.', cautions: ['skin'],
       then: { least: figure(0, 'min', 'P'), most: figure(3, 'min', 'E'), why: 'The print goes down while the coat is wet.' },
-      kit: { title: 'Coat', few: 'Brush the glue over the piece, as large as the picture, edge to edge.', more: 'Pour a little out and brush it over the piece, a little larger than the picture, one way and then across, until it is even and wet from edge to edge.' },
     },
     {
       id: 'lay', name: 'Lay and press', makes: 'laid', attended: true, minutes: figure(6, 'min', 'E'), station: 'table', mayBe: ['session'], lays: true,
       pass: 'Flat, no bubbles, no medium on its back.', fail: 'Bubbles against the light; wet paper back.', cautions: ['skin'],
       then: { least: figure(0, 'min', 'P'), most: figure(30, 'min', 'E'), why: 'Wet pieces go to the shelf with the class.' },
-      kit: { title: 'Lay and press', few: 'Print face down, once, then press from the middle out with the card.', more: 'Lay the print face down in one go; it cannot be lifted again. Press with the card from the middle out until no bubble is left, and wipe off what oozes. None on the paper’s back.' },
     },
     {
       id: 'shelve', name: 'Name the back, to the shelf', mayStop: true, attended: true, minutes: figure(3, 'min', 'E'), station: 'shelf', mayBe: ['session'],
       pass: 'Face up, flat, nothing on top, on baking paper.', fail: 'Stacked, tilted or unnamed.', cautions: ['rinse'],
       then: { least: figure(720, 'min', 'P'), cures: true, makes: 'cured', why: 'Rubbed sooner, the ink comes off with the paper.' },
-      kit: { title: 'Leave it flat', few: 'Name on the back. Flat, face up, on baking paper, nothing on top.', more: 'Write a name on the back and leave it flat and face up on baking paper, with nothing on top, away from sun, heater, children and pets.' },
     },
     {
       id: 'wet', name: 'Wet the paper', attended: true, minutes: figure(5, 'min', 'E'), station: 'basin', mayBe: ['session', 'home'],

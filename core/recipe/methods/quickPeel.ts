@@ -36,18 +36,15 @@ export const quickPeel: Recipe = {
       id: 'coat', name: 'Coat', attended: true, minutes: figure(3, 'min', 'E'), station: 'table', mayBe: ['session'], lays: true,
       pass: 'Generous, even and wet from edge to edge.', fail: 'Thin or dull patches: the panel has drunk it.', cautions: ['skin'],
       then: { least: figure(0, 'min', 'P'), most: figure(2, 'min', 'E'), race: true, why: 'A thirsty panel dries the coat under your hand.' },
-      kit: { title: 'Coat', few: 'Medium on thick and even, edge to edge; a table laid ready first.', more: 'Have card and cloth ready. Brush the medium on generously and evenly, edge to edge: it must still be wet when the print comes down.' },
     },
     {
       id: 'lay', name: 'Lay and squeegee', makes: 'laid', attended: true, minutes: figure(2, 'min', 'E'), station: 'table', mayBe: ['session'], lays: true,
       pass: 'Pressed hard from the middle out, back wiped dry.', fail: 'Air under it, or medium on its back.', cautions: ['skin'],
       then: { least: figure(3, 'min', 'P'), most: figure(5, 'min', 'P'), race: true, why: '3 to 5 minutes by the corner test: sooner takes the ink, later tears; less under hot lights.' },
-      kit: { title: 'Lay and press', few: 'Print face down at once, pressed hard from the middle out.', more: 'Lay the print face down at once and press hard with the card from the middle out. Wipe the back: medium on it keeps the paper on.' },
     },
     {
       id: 'peel', name: 'Corner test, then peel', makes: 'cured', mayStop: true, attended: true, minutes: figure(2, 'min', 'E'), station: 'table', mayBe: ['session'],
       pass: 'At the corner the top of the paper parts from the lower layer.', fail: 'The ink comes with it: wait one minute more.', cautions: [],
-      kit: { title: 'Peel', few: 'Try a corner: the top layer parts? Peel it slowly, low.', more: 'Try a corner after three minutes. When the top layer of the paper parts from the lower, peel slowly and low over the surface; a layer stays. If ink lifts, wait a minute more.' },
     },
     {
       id: 'rub1', name: 'Clean off what stayed', mayStop: true, makes: 'rub-1', attended: true, minutes: figure(12, 'min', 'E'), station: 'table', mayBe: ['session', 'home'], round: 1,

@@ -40,18 +40,15 @@ export const tapeFilm: Recipe = {
       id: 'tape', name: 'Tape', makes: 'laid', attended: true, minutes: figure(8, 'min', 'E'), station: 'table', mayBe: ['session'],
       pass: 'Strips overlap, no folds, no air.', fail: 'Strips only touch, or wrinkles.', cautions: ['scissors'],
       then: { least: figure(0, 'min', 'P'), why: 'Taped prints keep.' },
-      kit: { title: 'Tape', few: 'Strips over the picture, each over the last by a thumb’s width.', more: 'Hold each strip taut and lay it slowly over the picture, each over the last by about 12 mm. Tape that lies cannot be lifted.' },
     },
     {
       id: 'burnish', name: 'Burnish', mayStop: true, attended: true, minutes: figure(5, 'min', 'E'), station: 'table', mayBe: ['session'],
       pass: 'Darks darker, the picture brighter.', fail: 'Dotted or blotchy patches, air pockets.', cautions: ['fingers'],
       then: { least: figure(0, 'min', 'P'), why: 'Burnished tape keeps.' },
-      kit: { title: 'Burnish', few: 'Rub hard with the card, two ways, seams and corners again.', more: 'Rub the tape down hard with the edge of the card, one way and then across, seams and corners once more: what is not pressed does not come over.' },
     },
     {
       id: 'trim', name: 'Trim', mayStop: true, attended: true, minutes: figure(5, 'min', 'E'), station: 'table', mayBe: ['session'],
       pass: 'A white margin left to hold.', fail: 'Tape sticks to the scissors.', cautions: ['scissors'],
-      kit: { title: 'Trim', few: 'Cut round it, a thin white margin left to hold.', more: 'Cut round the picture with scissors and leave a thin white margin: it keeps the tape off the blades.' },
     },
     {
       id: 'soak', name: 'Soak', makes: 'cured', attended: false, minutes: figure(6, 'min', 'P'), station: 'basin', mayBe: ['session', 'home'],

@@ -36,19 +36,16 @@ export const waterLift: Recipe = {
       id: 'wet', name: 'Wet the surface', attended: true, minutes: figure(2, 'min', 'E'), station: 'table', mayBe: ['session'],
       pass: 'Evenly wet, a shine and no puddles.', fail: 'Dry islands: nothing goes over there.', cautions: ['floor'],
       then: { least: figure(0, 'min', 'P'), most: figure(2, 'min', 'E'), race: true, why: 'The water sinks in.' },
-      kit: { title: 'Wet the surface', few: 'Wet it well and evenly with cloth or brush, no puddles.', more: 'Wet the paper or wood well and evenly with a wrung-out cloth or brush, up to the edges, without puddles.' },
     },
     {
       id: 'lay', name: 'Lay face down, press', attended: true, minutes: figure(2, 'min', 'E'), station: 'table', mayBe: ['session'],
       pass: 'Laid once, pressed with a card, not moved.', fail: 'Shifted: the line doubles.', cautions: [],
       then: { least: figure(0, 'min', 'P'), most: figure(1, 'min', 'E'), race: true, why: 'Paper grips and tears if you wait; bare wood gives more time.' },
-      kit: { title: 'Lay and press', few: 'Picture side down, once. Press with the card, don’t slide.', more: 'Hold it by its border, lay it picture side down in one go and press all over with the card. It must not slide.' },
     },
     {
       id: 'lift', name: 'Lift promptly', makes: 'laid', mayStop: true, attended: true, minutes: figure(1, 'min', 'E'), station: 'table', mayBe: ['session'],
       pass: 'The carrier comes away clean.', fail: 'The paper’s face tears: too late.', cautions: [],
       then: { least: figure(20, 'min', 'E'), why: 'Dry before it is touched or fixed.' },
-      kit: { title: 'Lift', few: 'Lift a corner, then all of it, promptly and straight up.', more: 'Look under a corner; when the ink has gone over, lift promptly and straight up. Paper that waits grips and tears.' },
     },
     {
       id: 'fix', name: 'Fix with a clear spray', covers: 'piece', makes: 'sealed', mayStop: true, attended: true, minutes: figure(2, 'min', 'E'), station: 'outdoors', mayBe: ['home', 'session'],

@@ -424,6 +424,8 @@ describe('kits to go', () => {
     )
     expect(t.steps[2]!.text).toContain('Laid on ____________ at ________. Then 24 h flat, never under 12 h.')
     expect(t.steps.filter((s) => s.text.includes('Laid on'))).toHaveLength(1)
+    // A step that is said for home says its wait once.
+    expect(t.steps.at(-1)!.text).toBe('One thin coat from edge to edge, strokes one way. Then leave it: at least 30 minutes.')
     expect(p.takeHome.every((s) => s.ready === undefined && s.group === 'all-at-home')).toBe(true)
   })
   it('cautions are for a home with children, whoever takes it', () =>

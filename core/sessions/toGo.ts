@@ -21,7 +21,8 @@ function homeStep(s: Stage): HomeStep {
     ...said,
     ...(s.makes && { makes: s.makes }),
     ...(s.then?.cures && { laid: true as const }),
-    ...(s.then && !s.then.cures && s.then.least.value > 0 && { leastMin: s.then.least.value }),
+    // What is said for home says its wait itself.
+    ...(!s.home && s.then && !s.then.cures && s.then.least.value > 0 && { leastMin: s.then.least.value }),
     ...(s.then?.most && s.then.most.value <= 10 && { mostMin: s.then.most.value }),
   }
 }

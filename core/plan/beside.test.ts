@@ -68,6 +68,21 @@ describe('a picture that does not fill its piece', () => {
     expect([found.level, found.remedies.map((r) => r.code)]).toEqual(['stop', ways])
     for (const r of found.remedies) expect(codes(plan(applyChanges<Workshop>(w, r.changes)!))).not.toContain('beyond-piece')
   })
+  it('too coarse or too large for the paper becomes smaller itself, not its piece', () => {
+    const large = { width: size(400), height: size(300) }
+    for (const w of [
+      make('canvas', { width: size(500), height: size(400), on: large }),
+      make('canvas', { width: size(500), height: size(400), on, picture: { pixels: { width: 200, height: 160 } } }),
+    ]) {
+      const way = plan(w)
+        .findings.flatMap((f) => f.remedies)
+        .find((r) => r.code === 'smaller-piece')!
+      const after = applyChanges<Workshop>(w, way.changes)!
+      expect([after.designs[0]!.width.mm, after.designs[0]!.height.mm]).toEqual([500, 400])
+      expect(after.designs[0]!.on!.width.mm).toBeLessThan(w.designs[0]!.on!.width.mm)
+      expect(codes(plan(after)).filter((c) => ['larger-than-paper', 'blurred', 'soft'].includes(c))).toEqual([])
+    }
+  })
   it('up to the very edge is fine', () => {
     const w = make('plaque', { on: { ...on, at: { xMm: 117.8, yMm: 77 } } })
     expect(codes(plan(w))).not.toContain('beyond-piece')

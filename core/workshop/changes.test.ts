@@ -273,6 +273,14 @@ describe('a copy', () => {
       () => `f${++n}`,
     )
     expect(copy.group.agesSet).toEqual(['8-12'])
+    let m = 0
+    const people = from.group.participants.map((p) => ({ ...p, kit: true }))
+    const again = copyOf(
+      { ...from, held: 'home', group: { ...from.group, participants: people } },
+      { title: 'x', houseId: 'tidewater', at: from.createdAt },
+      () => `g${++m}`,
+    )
+    expect([again.held, again.group.participants.some((p) => p.kit)]).toEqual(['home', false])
     expect(Object.keys(copy).sort()).toEqual([
       'archivedAt',
       'choices',

@@ -1,7 +1,7 @@
 import type { Workshop } from './workshop'
 
-/** A copy of a workshop to plan the next one from: what and how, and so many people of these ages. It keeps nobody's name or
- *  absence, no date, nothing that was laid, no picture and no print put in its place. `fresh` makes ids. */
+/** A copy of a workshop to plan the next one from: what and how, and so many people of these ages. It keeps nobody's name,
+ *  absence or kit, no date, nothing that was laid, no picture and no print put in its place. `fresh` makes ids. */
 export function copyOf(w: Workshop, to: { title: string; houseId: string; at: string }, fresh: () => string): Workshop {
   const designs = new Map(w.designs.map((d) => [d.id, fresh()]))
   const { spares, samples, confidence, share, allow, paper, tile, copies, standIn, stations } = w.choices
@@ -28,6 +28,7 @@ export function copyOf(w: Workshop, to: { title: string; houseId: string; at: st
       })),
     },
     designs: w.designs.map((d) => ({ ...d, id: designs.get(d.id)! })),
+    ...(w.held && { held: w.held }),
     sessions: [],
     choices: {
       spares,

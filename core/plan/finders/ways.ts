@@ -63,14 +63,24 @@ export function takePiece(s: Situation, kind: PieceKind, by: Recipe): Remedy {
       change(s.workshop, inDesign(s).material, material),
       change(s.workshop, inDesign(s).width, size(kind.widthMm)),
       change(s.workshop, inDesign(s).height, size(kind.heightMm)),
+      ...(s.design.on ? [change(s.workshop, inDesign(s).on, null)] : []),
     ],
     { method: by.name, piece: kind.plural },
   )
 }
 
-/** The same piece with its picture so many percent as large. */
+/** The same piece with its picture so many percent as large: the piece with it where it fills the face. */
 export function scaled(s: Situation, percent: number): Remedy {
   const side = (mm: number) => Math.floor(mm * percent) / 100
+  const { on } = s.design
+  if (on) {
+    const [width, height] = [on.width, on.height].map((x) => ({ mm: side(x.mm), text: `${side(x.mm)} mm` })) as [
+      typeof on.width,
+      typeof on.width,
+    ]
+    const changes = [change(s.workshop, inDesign(s).on.width, width), change(s.workshop, inDesign(s).on.height, height)]
+    return remedy('smaller-piece', changes, { widthMm: width.mm, heightMm: height.mm })
+  }
   const changes = (['width', 'height'] as const).map((f) =>
     change(s.workshop, inDesign(s)[f], { mm: side(s.design[f].mm), text: `${side(s.design[f].mm)} mm` }),
   )

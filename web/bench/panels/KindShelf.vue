@@ -28,6 +28,8 @@ function take(k: PieceKind) {
     change(w.value, at.value.width, usual.width),
     change(w.value, at.value.height, usual.height),
     change(w.value, at.value.material, material),
+    // A picture that took a part of the old face fills the new one.
+    ...(d.value.on ? [change(w.value, at.value.on, null)] : []),
     ...(fits || mine?.id === recipe.id ? [] : [change(w.value, at.value.recipe, usual.recipe), change(w.value, at.value.choices, {})]),
   ])
 }

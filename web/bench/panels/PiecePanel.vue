@@ -27,6 +27,13 @@ const kind = computed(() => pieceKind(d.value.kind))
 const named = computed(() => (d.value.kind === 'custom' && d.value.called ? d.value.called : kind.value.name))
 const outlineNames: Record<Outline, string> = { straight: 'straight', round: 'round', stone: tr('as a stone') }
 const at = computed(() => inWorkshop.designs(d.value.id))
+const each = computed(() => d.value.each ?? 1)
+/** "Everybody makes a plaque.", "Everybody makes 4 stickers." */
+const everybody = computed(() =>
+  each.value > 1
+    ? tr('Everybody makes {0} {1}.', each.value, kind.value.plural)
+    : tr('Everybody makes {0} {1}.', /^[aeio]/.test(named.value) ? tr('an') : 'a', named.value),
+)
 
 /** Another design beside this one, looked at as soon as it is there. */
 function another() {
@@ -64,7 +71,7 @@ const long = (mm: number) => showLength(mm, sizeUnit(house.value))
     <div class="head">
       <h1>{{ $t('Piece') }}</h1>
       <p>
-        <b v-if="w.designs.length === 1">{{ $t('Everybody makes {0} {1}.', /^[aeio]/.test(named) ? $t('an') : 'a', named) }}</b><b v-else>{{
+        <b v-if="w.designs.length === 1">{{ everybody }}</b><b v-else>{{
           $t('{0} of {1} {2}.', plan.pieces, plan.makers.length, plan.makers.length === 1 ? $t('person') : $t('people'))
         }}</b
         >{{ ' ' }}
@@ -88,6 +95,14 @@ const long = (mm: number) => showLength(mm, sizeUnit(house.value))
         :unit="sizeUnit(house)"
         :model-value="d.height"
         @update:model-value="bench.set(at.height, $event, $t('{0} became {1}', kind.heightName.toLowerCase(), $event.text), 'type-height')"
+      />
+      <StepField
+        v-if="w.designs.length === 1"
+        :label="$t('Everybody makes')"
+        :min="1"
+        :max="9"
+        :model-value="each"
+        @update:model-value="bench.set(at.each, $event, $t('everybody makes {0} {1}', $event, kind.plural))"
       />
       <StepField
         v-if="kind.measure.by === 'panels'"
@@ -145,7 +160,7 @@ const long = (mm: number) => showLength(mm, sizeUnit(house.value))
 }
 .sizes {
   display: grid;
-  grid-template-columns: 176px 176px 1fr;
+  grid-template-columns: repeat(auto-fill, minmax(150px, 176px));
   gap: var(--s-4);
   margin: var(--s-4) 0 var(--s-2);
 }

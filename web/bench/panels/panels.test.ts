@@ -6,11 +6,12 @@ import { benchOf, demoOf } from '../../testing/benchOf'
 import { mountIn } from '../../testing/mountIn'
 import GroupPanel from './GroupPanel.vue'
 import KitPanel from './KitPanel.vue'
+import PiecePanel from './PiecePanel.vue'
 import PrintSettings from './PrintSettings.vue'
 import SessionsPanel from './SessionsPanel.vue'
 
 vi.stubGlobal('visualViewport', new EventTarget())
-type Panel = typeof GroupPanel | typeof KitPanel | typeof PrintSettings | typeof SessionsPanel
+type Panel = typeof GroupPanel | typeof KitPanel | typeof PiecePanel | typeof PrintSettings | typeof SessionsPanel
 function panel(component: Panel, workshop = demoOf('moths-of-the-marsh')) {
   const of = benchOf(workshop)
   const page = mountIn(component, { bench: of.bench })
@@ -19,7 +20,50 @@ function panel(component: Panel, workshop = demoOf('moths-of-the-marsh')) {
 }
 const aged = (w: { group: { participants: { age: string }[] } }, age: string) => w.group.participants.filter((p) => p.age === age).length
 
+describe('the piece', () => {
+  it('everybody makes one, or several of it', async () => {
+    const { page, named, w } = panel(PiecePanel, demoOf('shipping-news'))
+    expect(page.text()).toContain('Everybody makes a sticker.')
+    await named('Everybody makes: one more').trigger('click')
+    expect(w.value.designs[0]!.each).toBe(2)
+    expect(page.text()).toContain('Everybody makes 2 stickers.')
+  })
+  it('a finish is put on and taken off again, and leaves nothing behind', async () => {
+    const { page, w } = panel(PiecePanel)
+    const box = () => page.findAll('.ways input')[0]!
+    await box().setValue(true)
+    expect(w.value.designs[0]!.finish).toEqual(['worn-edges'])
+    await box().setValue(false)
+    expect(w.value.designs[0]!.finish ?? null).toBeNull()
+  })
+  it('a part of the face begins in its middle, and goes with the whole', async () => {
+    const { page, w } = panel(PiecePanel)
+    const press = (text: string) =>
+      page
+        .findAll('button')
+        .find((b) => b.text() === text)!
+        .trigger('click')
+    await press('a part of it')
+    expect(w.value.designs[0]!.on!.width.mm).toBeCloseTo((177.8 * 2) / 3, 1)
+    expect(w.value.designs[0]!.on!.at).toBeUndefined()
+    await press('the whole face')
+    expect(w.value.designs[0]!.on ?? null).toBeNull()
+  })
+})
+
 describe('the group', () => {
+  it('a kit to go is one person’s, or everybody’s: then nobody is asked about classes', async () => {
+    const { page, w } = panel(GroupPanel)
+    const kit = page.findAll('.kit')[0]!
+    await kit.trigger('click')
+    expect(w.value.group.participants.filter((p) => p.kit)).toHaveLength(1)
+    await page
+      .findAll('button')
+      .find((b) => b.text() === 'at home, from kits to go')!
+      .trigger('click')
+    expect(w.value.held).toBe('home')
+    expect([page.findAll('.session').length, page.findAll('.kit').length]).toEqual([0, 0])
+  })
   it('tells how many come, and never does it itself: a named one may have to be asked for', async () => {
     const { page, named, w } = panel(GroupPanel)
     await named('People: one less').trigger('click')

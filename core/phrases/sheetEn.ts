@@ -1,6 +1,6 @@
 import { clockOf, type House } from '#core/house'
 import { catalogue, t } from '#core/language'
-import { planOf, stopsOf, type Plan } from '#core/plan'
+import { planOf, stopsOf, type Finding, type Plan } from '#core/plan'
 import type { Mark } from '#core/reasons'
 import { blankMaterial, pieceKind, type PieceState } from '#core/recipe'
 import type { TakeHomeSheet } from '#core/takehome'
@@ -159,7 +159,9 @@ const pieceMaterial = (workshop: Workshop, id: string) => {
  *  are told the true time at which they may be rubbed. */
 function doubt(sheet: TakeHomeSheet, plan: Plan, house: House): ReturnType<typeof headline> | undefined {
   // What stands against another design is not this piece's.
-  const stops = stopsOf(plan).filter((f) => !f.design || f.design.id === sheet.design)
+  // Nor what stands against the classes somebody's who does it all at home.
+  const ofClass = (f: Finding) => sheet.group === 'all-at-home' && ['sessions', 'room', 'group'].includes(f.decision)
+  const stops = stopsOf(plan).filter((f) => (!f.design || f.design.id === sheet.design) && !ofClass(f))
   if (stops.length === 0 || sheet.known || (sheet.ready && stops.every((f) => f.code === 'too-soon'))) return undefined
   const why = phrases(house, plan.now).finding(stops[0]!).title
   return {

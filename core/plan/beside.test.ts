@@ -504,6 +504,13 @@ describe('a class for some, kits for others', () => {
       ['pack-kits', 's0'],
       ['hand-out', 's0'],
     ]))
+  it('a class that is too short is nothing to who does it at home', () => {
+    const short = { ...mixed, sessions: mixed.sessions.map((x) => ({ ...x, end: '17:45' })) }
+    const p = plan(short)
+    expect(codes(p)).toContain('does-not-fit')
+    const head = (i: number) => sheetText(p.takeHome[i]!, p, short, house, 'few').headline
+    expect([head(0), head(5)]).toEqual(['A kit to go', 'Not to hand out yet'])
+  })
   it('nobody is told that who takes a kit misses the laying', () => {
     const away = {
       ...mixed,

@@ -160,7 +160,7 @@ const long = (mm: number) => showLength(mm, sizeUnit(house.value))
 }
 .sizes {
   display: grid;
-  grid-template-columns: repeat(auto-fill, minmax(150px, 176px));
+  grid-template-columns: repeat(auto-fill, minmax(150px, 168px));
   gap: var(--s-4);
   margin: var(--s-4) 0 var(--s-2);
 }

@@ -85,7 +85,6 @@ interface Turning {
 interface AtStation extends InClass {
   station: string
   one: string
-  stage: string
   have: number
 }
 interface Waiting extends InClass {
@@ -142,8 +141,9 @@ export interface FindingValues extends SuitValues, OfPictures, Late {
   'spray-indoors': Sprayed
   'heat-not-allowed': Sprayed
   'blade-not-allowed': Sprayed
-  'station-missing': AtStation
-  'station-short': AtStation & { each: number; people: number; minutes: number; available: number }
+  'station-missing': AtStation & { stage: string }
+  'station-queue': AtStation & { wait: number; minutes: number }
+  'pins-broken': InClass
   'seam-on-face': { mm: number }
   race: Turning
   'done-for-them': Turning
@@ -188,6 +188,7 @@ export interface RemedyValues {
   'fewer-rounds': { rounds: string }
   'longer-session': { minutes: number }
   'drop-split': Nothing
+  'drop-pins': Nothing
   'ask-helper': { short: number }
   'more-hands': { more: number }
   'do-ahead': { stage: string }

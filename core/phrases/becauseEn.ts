@@ -31,7 +31,7 @@ export const becauseRules: Record<string, string> = {
   strips: 'Strips that overlap, with a margin beyond each edge: the direction with the fewest, then the least tape.',
   shelf: 'One place for each piece from pressing to rubbing: people’s, spares and samples.',
   'session-time':
-    'Set-up, showing, the work and its waits one after another, and clean-up. Where places are counted, everybody’s turn at them; other queues are not.',
+    'The way of whoever is done last: set-up, showing, the work, what is waited for at stations and for hands, and clean-up. Stations whose places nobody counted have enough.',
   'cost-used': 'Everything that is used up, at the price of the cheapest pack’s unit, by head. Things that last are left out.',
   'cost-bought': 'Whole packs that have to be bought now, by head.',
   'cost-total': 'Whole packs that have to be bought now.',
@@ -43,6 +43,7 @@ export const becauseRules: Record<string, string> = {
 }
 
 export const inputNames: Record<string, string> = {
+  'comes-later': 'comes later',
   people: 'people',
   tables: 'tables',
   confidence: 'wanted sure',

@@ -35,6 +35,7 @@ const values = {
   mm: 12,
   people: 24,
   turns: 2,
+  wait: 3,
   adults: 2,
   extra: 12,
   each: 6,

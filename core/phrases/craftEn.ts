@@ -15,7 +15,8 @@ type CraftFinding =
   | 'pages-not-here'
   | 'pages-backwards'
   | 'station-missing'
-  | 'station-short'
+  | 'station-queue'
+  | 'pins-broken'
   | 'seam-on-face'
   | 'race'
   | 'done-for-them'
@@ -56,21 +57,22 @@ export const craftFindings: LinesOf<Pick<FindingValues, CraftFinding>, Said> = {
   'heat-not-allowed': (v) => said(`${v.stage} needs a heat tool`, 'The house does not allow one in this class.'),
   'blade-not-allowed': (v) => said(`${v.stage} needs a blade`, 'The house does not allow one in this class.'),
   'station-missing': (v) => said(`No ${v.one} for ${lower(v.stage)}`, `Class ${v.session} needs one at the least.`),
-  'station-short': (v, say) =>
+  'station-queue': (v, say) =>
     said(
-      `${v.have} ${Number(v.have) === 1 ? v.one : v.station}: ${say.minutes(v.minutes)} for everybody`,
-      `${v.people} people, ${say.minutes(v.each)} each, in class ${v.session} of ${say.minutes(v.available)}.`,
+      `${v.have} ${Number(v.have) === 1 ? v.one : v.station}: ${v.wait} wait, up to ${say.minutes(v.minutes)}`,
+      `In class ${v.session}, which fits all the same.`,
     ),
+  'pins-broken': (v) => said(`What you pinned in class ${v.session} cannot hold`, 'It is planned without the pins.'),
   'seam-on-face': (v, say) => said('A seam crosses a face or lettering', `${say.length(v.mm)} of it, and it cannot be shifted off.`),
   race: (v, say) =>
     said(
       `${v.people} children race the coat in ${v.turns} turns`,
-      `${v.stage} comes ${Number(v.least) > 0 ? `${v.least} to ${v.most}` : `within ${v.most}`} min. ${v.adults} ${Number(v.adults) === 1 ? 'adult leads' : 'adults lead'} as many as the age allows; the others wait, ${say.minutes(v.extra)} more.`,
+      `${v.stage} comes ${Number(v.least) > 0 ? `${v.least} to ${v.most}` : `within ${v.most}`} min. ${v.adults} ${Number(v.adults) === 1 ? 'adult leads' : 'adults lead'} as many as the age allows; the last begin ${say.minutes(v.extra)} after the first.`,
     ),
   'done-for-them': (v, say) =>
     said(
       `${v.stage}: adults do it for ${v.people} children`,
-      `${v.adults} at it, ${say.minutes(v.each)} a piece: ${say.minutes(v.extra)} longer than one.`,
+      `${v.adults} at it, ${say.minutes(v.each)} a piece: the last begins ${say.minutes(v.extra)} after the first.`,
     ),
   'experiment-only': (v) => said('An experiment, not for a group', `${v.recipe} ${v.below}. Try it on a sample.`),
   'newer-recipe': (v) => said(`${v.recipe} has a newer version`, `Planned with version ${v.version}; version ${v.newest} is there.`),

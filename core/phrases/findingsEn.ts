@@ -67,7 +67,7 @@ export const findingLines: Lines['findings'] = {
   'does-not-fit': (v, say) =>
     said(
       `Class ${v.session} is ${say.minutes(v.over)} too short`,
-      `About ${say.minutes(v.needed)} with set-up and clean-up; ${say.minutes(v.available)} booked. Queues not counted.`,
+      `About ${say.minutes(v.needed)} with set-up and clean-up; ${say.minutes(v.available)} booked.`,
     ),
   'wait-broken': (v) => said(`${v.before} cannot wait after ${String(v.after).toLowerCase()}`, 'The two belong in one go.'),
   'adults-short': (v) => said(`${s(v.short, 'adult')} short`, `${v.needed} are needed. Whoever is at a blade does nothing else.`),
@@ -121,6 +121,7 @@ export const remedyLines: Lines['remedies'] = {
     v.stages ? `${String(v.stages)[0]!.toUpperCase()}${String(v.stages).slice(1)} ahead` : 'Spread the work over the classes',
   'fewer-rounds': (v) => s(v.rounds, 'round'),
   'longer-session': (v, say) => `${say.minutes(v.minutes)} longer`,
+  'drop-pins': () => 'Take the pins out',
   'drop-split': () => 'Back to the usual split',
   'ask-helper': (v) => `${s(v.short, 'more helper')}`,
   'do-ahead': (v) => `${v.stage} ahead, by staff`,

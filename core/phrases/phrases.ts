@@ -102,13 +102,7 @@ function inputName(i: Input): string {
   const [kind, rest] = i.name.split(':')
   if (rest === undefined) return t(lookUp(inputNames, i.name))
   const what = t(rest)
-  return kind === 'wait'
-    ? t('then {0} waits', what.toLowerCase())
-    : kind === 'turns'
-      ? t('{0}, in turns', what)
-      : kind === 'queue'
-        ? t('{0}: the others wait for a place', what)
-        : what
+  return kind === 'wait' ? t('then {0} waits', what.toLowerCase()) : kind === 'queue' ? t('waiting before {0}', what.toLowerCase()) : what
 }
 
 function inputValue(i: Input, voice: Voice): string {

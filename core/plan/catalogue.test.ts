@@ -185,12 +185,14 @@ describe('what the craft asks of a plan', () => {
     const plan = planWorkshop({ workshop: w, house, now })
     const race = plan.turns.find((t) => t.why === 'race')!
     expect(race).toMatchObject({ stages: ['coat', 'lay'], turns: 2, people: 24, adults: 2, window: { least: 0, most: 2 } })
-    expect(plan.split.loads[0]!.stages.find((s) => s.id === 'coat')!.turns).toBe(race.extraMin)
+    // Twelve at once: the second twelve begin when the first have laid theirs, and are done as much later.
+    expect([race.atOnce, race.apartMin]).toEqual([12, race.minutesEach])
+    expect(plan.split.loads[0]!.stages.reduce((sum, s) => sum + s.queue, 0)).toBe(race.minutesEach)
     const f = found(plan, 'race')!
     expect(f.remedies[0]).toMatchObject({ code: 'more-hands', values: { more: 2 } })
     const more = planWorkshop({ workshop: { ...w, group: { ...w.group, helpers: 3 } }, house, now })
     expect(found(more, 'race')).toBeUndefined()
-    expect(more.split.loads[0]!.neededMin).toBe(plan.split.loads[0]!.neededMin - race.extraMin)
+    expect(more.split.loads[0]!.neededMin).toBe(plan.split.loads[0]!.neededMin - race.apartMin)
   })
   it('quick peel for 12 in 45 min: the window of 3 to 5 min is kept, and the time that is missing is said', () => {
     const w = workshopOf(recipe('quick-peel'), kind('panel'), 12, '8-12', 1)
@@ -205,7 +207,7 @@ describe('what the craft asks of a plan', () => {
   })
   it('a candle with children: an adult at the tool, its cautions shown, the time counted', () => {
     const plan = planWorkshop({ workshop: workshopOf(recipe('wax-tissue'), kind('candle'), 12, '8-12', 2), house, now })
-    expect(plan.turns).toMatchObject([{ why: 'adults-only', stages: ['warm'], turns: 6, people: 12, adults: 2, extraMin: 25 }])
+    expect(plan.turns).toMatchObject([{ why: 'adults-only', stages: ['warm'], turns: 6, people: 12, adults: 2, apartMin: 25 }])
     expect(plan.adults.atHazards).toEqual([{ hazard: 'heat', stage: 'warm', sessionId: 's1', design: plan.design }])
     expect(plan.stages.find((s) => s.id === 'warm')!.cautions).toEqual(expect.arrayContaining(['heat', 'wax', 'fuel', 'mains']))
     expect(found(plan, 'done-for-them')).toBeDefined()

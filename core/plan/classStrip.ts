@@ -20,6 +20,7 @@ export function classStrip(plan: Plan, session: string): ClassPart[] {
     minutes: Number(inputs.find((i) => i.name === name)?.value ?? 0),
   })
   const stages = load.stages.flatMap((s): ClassPart[] => [
+    ...(s.queue > 0 ? [{ kind: 'wait' as const, name: '', minutes: s.queue }] : []),
     { kind: s.attended ? 'stage' : 'wait', name: s.name, minutes: s.minutes },
     ...(s.wait > 0 ? [{ kind: 'wait' as const, name: '', minutes: s.wait }] : []),
   ])

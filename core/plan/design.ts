@@ -1,6 +1,6 @@
 import { isRefusal } from '#core/reasons'
 import { pieceStates } from '#core/recipe'
-import { firstOpening, intendedSplit, judgeSplit, type Judged } from '#core/sessions'
+import { firstOpening, intendedSplit, judgeSplit, turnsOf, type Judged } from '#core/sessions'
 import { bySeat, homeNeeds, takeHomeSheets, type TakeHomeSheet } from '#core/takehome'
 import { clockOf } from '#core/time'
 import { errandsFor, type Errand } from '#core/errands'
@@ -82,7 +82,7 @@ export function planDesign(s: Situation): PlannedDesign {
     stageSamples: samples.count > 0 ? stageSamples(s, lines, errands) : [],
     ...(tape && { tape }),
     ownKit: lines,
-    turns: s.turns.filter((t) => s.sessions.some((x) => x.id === split.split[t.stages[0]!])),
+    turns: turnsOf(split, s.setting),
     picture: s.picture,
     outline: s.outline,
     cut: s.cut,
@@ -166,7 +166,7 @@ function proposals(s: Situation, split: Judged): DesignPlan['proposals'] {
 
 function planShelf(s: Situation, split: Judged, places: number): Shelf | null {
   if (!split.cure || places === 0) return null
-  const from = s.sessions.find((x) => x.id === split.cure!.laidIn)!.to
+  const from = split.cure.laidAt
   const to = s.sessions.find((x) => x.id === split.cure!.rubIn)!.from
   return { from, to, places, capacity: s.house.shelfPlaces }
 }

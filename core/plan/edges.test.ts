@@ -79,7 +79,7 @@ describe('findings at their edges', () => {
   })
   it('the shelf is taken from the end of the laying to the beginning of the rubbing', () => {
     const p = plan()
-    expect([p.shelf!.from, p.shelf!.to]).toEqual([p.sessions[0]!.to, p.sessions[1]!.from])
+    expect([p.shelf!.from, p.shelf!.to]).toEqual([p.split.cure!.laidAt, p.sessions[1]!.from])
   })
   it('an errand that is late for a class that is over is not told any more', () => {
     const late = (at: string) => codes(plan(moths, house, at)).filter((c) => c.startsWith('late-'))

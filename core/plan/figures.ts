@@ -1,7 +1,6 @@
 import type { KitLine } from '#core/kit'
 import { because, from, keysOf, weakest, type Because, type Figure, type Input } from '#core/reasons'
 import type { FigureKey } from '#core/figures'
-import type { SessionLoad } from '#core/sessions'
 import type { PlannedDesign } from './design'
 import type { ClassLoad, DesignPlan, PlanFigure, Reckoning } from './shapes'
 import { failsKey, prior } from './quantities'
@@ -143,25 +142,25 @@ const tapeBecause = (s: Situation, plan: DesignPlan): Because =>
 
 function sessionInputs(parts: readonly PlannedDesign[], l: ClassLoad): Input[] {
   const { figures } = parts[0]!.s
+  const [first] = l.stages
+  const begins = l.room.plan.finishMin - l.stages.reduce((sum, x) => sum + x.queue + x.minutes + x.wait, 0)
+  const late = begins - Math.ceil(l.room.setUpMin + l.room.showMin)
   return [
     from('set-up', figures('set-up')),
     ...l.parts.map((p) => from('show', situationOf(parts, p.design).recipe.show)),
-    ...l.parts.filter((p) => p.busiest).flatMap((p) => workInputs(situationOf(parts, p.design), p.load)),
+    ...(first && late > 0 ? [{ name: 'comes-later', value: late, unit: 'min' as const }] : []),
+    ...l.stages.flatMap((x): Input[] => {
+      const stage = situationOf(parts, x.design).resolved.stages.find((y) => y.id === x.id)!
+      return [
+        ...(x.queue ? [{ name: `queue:${x.name}`, value: x.queue, unit: 'min' as const }] : []),
+        { ...from(`stage:${x.name}`, stage.minutes), value: x.minutes },
+        ...(x.wait ? [{ ...from(`wait:${x.name}`, stage.then!.least), value: x.wait }] : []),
+      ]
+    }),
     from('clean-up', figures('clean-up')),
   ]
 }
 const situationOf = (parts: readonly PlannedDesign[], design: string): Situation => parts.find((p) => p.d.design === design)!.s
-
-const workInputs = (s: Situation, load: SessionLoad): Input[] =>
-  load.stages.flatMap((x): Input[] => {
-    const stage = s.resolved.stages.find((y) => y.id === x.id)!
-    return [
-      { ...from(`stage:${x.name}`, stage.minutes), value: x.minutes },
-      ...(x.wait ? [from(`wait:${x.name}`, stage.then!.least)] : []),
-      ...(x.queue ? [{ name: `queue:${x.name}`, value: x.queue, unit: 'min' as const }] : []),
-      ...(x.turns ? [{ name: `turns:${x.name}`, value: x.turns, unit: 'min' as const }] : []),
-    ]
-  })
 
 /** Marks what is worked out from a figure of the house as the figure is. */
 const restsOn = (s: Situation, key: FigureKey): Pick<Input, 'mark' | 'rests'> => ({ mark: s.figures(key).mark, rests: [key] })
@@ -200,7 +199,7 @@ function cureFigures(s: Situation, plan: DesignPlan): Record<string, PlanFigure>
     value: `${s.house.climate.celsius} °C, ${s.house.climate.humidityPct} %`,
     ...estimated(cure.climateFactor),
   }
-  const laid: Input = { name: 'laid', value: s.setting.laidAt ?? s.sessions.find((x) => x.id === cure.laidIn)!.to }
+  const laid: Input = { name: 'laid', value: cure.laidAt }
   const times = (factor: number): Input => ({ name: 'factor', value: Number(factor.toFixed(2)), ...estimated(factor) })
   const least = (base: Figure): Because => because('earliest', [laid, from('practice', base), room, times(cure.climateFactor)])
   const better = (base: Figure): Because =>

@@ -7,7 +7,7 @@ import { pictureLooks } from './finders/pictures'
 import { narrowCandle, orientation, piece } from './finders/piece'
 import { ownRecipe, recipeKnown } from './finders/recipe'
 import { allPast, lateErrands, missing, noDate, notForHome, sessionShapes } from './finders/sessions'
-import { stations } from './finders/stations'
+import { pins, stationMissing, stationQueues } from './finders/stations'
 import { suits } from './finders/suits'
 import type { Find, FindAll } from './finders/ways'
 import type { Figured, Finding, Plan } from './shapes'
@@ -41,7 +41,9 @@ const finders: FindAll[] = [
   each(narrowCandle),
   each(suits),
   each(pictureLooks),
-  each(stations),
+  stationMissing,
+  stationQueues,
+  pins,
   each(inTurns),
   each(orientation),
   cold,

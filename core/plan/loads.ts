@@ -1,38 +1,29 @@
-import type { SessionLoad } from '#core/sessions'
-import { takesKit } from '#core/workshop'
+import { load, workOf, type Crowd, type PlacedSession } from '#core/sessions'
 import type { PlannedDesign } from './design'
 import type { ClassLoad } from './shapes'
 
-/** Each class with all its designs: everybody does theirs one after the other, so whoever makes most sets the time. What is shown is
- *  shown for each design; set-up and clean-up are done once. */
-export function classLoads(parts: readonly PlannedDesign[]): ClassLoad[] {
-  const { sessions, figures, workshop } = parts[0]!.s
-  const around = figures('set-up').value + figures('clean-up').value
-  return sessions.flatMap((session) => {
-    const mine = parts.flatMap(({ d }) => {
-      const load = d.split.loads.find((l) => l.sessionId === session.id)
-      return load ? [{ d, load }] : []
-    })
-    if (mine.length === 0) return []
-    const work = (l: SessionLoad) => l.neededMin - l.showMin - around
-    const of = (person: string) => mine.filter((x) => x.d.makers.includes(person))
-    const busiest = workshop.group.participants
-      .filter((p) => !takesKit(workshop, p))
-      .map((p) => of(p.id))
-      .reduce((a, b) => (sum(b.map((x) => work(x.load))) > sum(a.map((x) => work(x.load))) ? b : a), mine.length === 1 ? mine : [])
-    const showMin = sum(mine.map((x) => x.load.showMin))
-    const neededMin = around + showMin + sum(busiest.map((x) => work(x.load)))
+/** Each class with all its designs, in one room: everybody does theirs one after the other. What is shown is shown for each design; set-up
+ *  and clean-up are done once. */
+export const classLoads = (parts: readonly PlannedDesign[]): ClassLoad[] =>
+  parts[0]!.s.sessions.flatMap((session) => {
+    const together = parts.length === 1 ? parts[0]!.d.split.loads.find((l) => l.sessionId === session.id) : classLoad(parts, session)
+    if (!together) return []
+    const lastMakes = new Set(together.stages.map((x) => x.design))
     return [
       {
-        sessionId: session.id,
-        showMin,
-        neededMin,
-        availableMin: session.minutes,
-        fits: neededMin <= session.minutes,
-        parts: mine.map((x) => ({ design: x.d.design, name: x.d.pieceName, busiest: busiest.includes(x), load: x.load })),
+        ...together,
+        parts: parts.flatMap(({ d }) => {
+          const own = d.split.loads.find((l) => l.sessionId === session.id)
+          return own ? [{ design: d.design, name: d.pieceName, busiest: lastMakes.has(d.design), load: own }] : []
+        }),
       },
     ]
   })
-}
 
-const sum = (list: readonly number[]) => list.reduce((a, b) => a + b, 0)
+/** A class's room with all designs that are worked in it; `otherwise` changes who comes or what is at hand, to see what it would save. */
+export function classLoad(parts: readonly PlannedDesign[], session: PlacedSession, otherwise: (c: Crowd) => Crowd = (c) => c) {
+  const { setting } = parts[0]!.s
+  const places = Object.assign({}, ...parts.map(({ s }) => s.setting.crowd.places)) as Crowd['places']
+  const works = parts.map(({ s, d }) => workOf(s.setting, d.split.split, session.id))
+  return load(session, works, { ...setting, crowd: otherwise({ ...setting.crowd, places }) })
+}

@@ -76,7 +76,7 @@ const practices: Record<string, Practice> = {
     home: 'laid',
     prints: 28,
     blanks: 19,
-    says: 'Thursday 21 May, after 8 in the evening',
+    says: 'Thursday 21 May, after 6 in the evening',
   },
   'plaques of a pale picture, on white': {
     kind: 'plaque',
@@ -265,7 +265,7 @@ const practices: Record<string, Practice> = {
     people: 6,
     classes: [
       ['2026-05-20', '10:00', '12:00'],
-      ['2026-05-20', '15:00', '18:00'],
+      ['2026-05-20', '14:00', '17:00'],
     ],
     method: 'gesso-ground',
     has: {},
@@ -532,8 +532,9 @@ describe('what happened beats what was planned', () => {
       now,
     })
   it('the wait counts from the last piece that was laid, whatever the order in which they were', () => {
+    // Before the day it counts from the moment at which the plan has everybody's laid.
     expect(planOf(practices['wooden plaques over two evenings']!).split.cure!.earliestAt).toBe(
-      '2026-05-21T08:00:00-04:00[America/New_York]',
+      '2026-05-21T05:55:00-04:00[America/New_York]',
     )
     for (const times of [
       ['18:10', '19:25', '18:40'],

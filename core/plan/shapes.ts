@@ -110,15 +110,9 @@ export interface Shelf {
   capacity: number
 }
 
-/** What a class asks of its people, all designs together. Each person does one design after the other; whoever makes most sets the time.
- *  Queues count only where places are counted. */
-export interface ClassLoad {
-  sessionId: string
-  showMin: number
-  neededMin: number
-  availableMin: number
-  fits: boolean
-  /** Each design's own load, and whether whoever makes most makes it. */
+/** What a class asks of its people, all designs together, planned as one room. */
+export interface ClassLoad extends SessionLoad {
+  /** Each design's own load, as if it were alone, and whether whoever is done last makes it. */
   parts: { design: string; name: string; busiest: boolean; load: SessionLoad }[]
 }
 

@@ -29,7 +29,7 @@ import {
   withExtras,
   type Extra,
 } from '#core/recipe'
-import { extraMinutes, forHome, placeSessions, sittingsOf, turnsOf, type PlacedSession, type Setting, type Turns } from '#core/sessions'
+import { forHome, placeSessions, sittingsOf, type Crowd, type PlacedSession, type Setting } from '#core/sessions'
 import { minutesBetween, type Hours, type Zoned } from '#core/time'
 import { showLength } from '#core/units'
 import {
@@ -40,6 +40,7 @@ import {
   makersOf,
   makes,
   seatNames,
+  tableName,
   takesKit,
   seated,
   type Allow,
@@ -95,7 +96,6 @@ export interface Situation {
   outline: Outline
   /** Pictures on each piece: the covers of a book have two, and so has a second transfer over the first. */
   printsEach: number
-  turns: Turns[]
   setting: Setting
   evidence: { good: number; failed: number }
   reserved: Readonly<Record<string, number>>
@@ -120,6 +120,18 @@ const isPale = (d: Design, pictures: readonly Picture[]): boolean => d.picture?.
 function placesOf(w: Workshop, resolved: ResolvedRecipe): Record<string, number> {
   const tools = resolved.materials.find((m) => m.material === 'heat-tool' || m.material === 'hair-dryer')
   return { ...(tools?.basis === 'room' && { 'heat tool': tools.amount.value }), ...w.choices.stations }
+}
+
+/** Who comes to the classes, at which table, and what is at hand there. */
+function crowdOf(w: Workshop, tables: Seating, places: Record<string, number>): Crowd {
+  const order = seated(w.group.participants)
+  const table = tables.flatMap((size, i) => Array.from({ length: size }, () => tableName(i)))
+  return {
+    people: order.flatMap((p, i) => (takesKit(w, p) ? [] : [{ id: p.id, table: table[i] ?? 'A', age: p.age, misses: p.misses }])),
+    adults: 1 + w.group.helpers,
+    places,
+    runs: Object.fromEntries(w.sessions.map((s) => [s.id, s])),
+  }
 }
 
 /** What is done to a design's pieces beside its method: where the picture comes from, its edge, finishing. */
@@ -208,8 +220,8 @@ export function situate(
   const resolved = workshop.held === 'home' ? kitsWork.resolved : resolvedHere
   const outline = outlineOf(kind, design.outline)
   const whole = pictureSize(kind, { widthMm: design.width.mm, heightMm: design.height.mm }, resolved.wrap)
-  const turns = turnsOf(resolved, { ages, adults: 1 + workshop.group.helpers, figures })
   const sessions = placeSessions(workshop.sessions, hoursOf(house), now)
+  const made = new Map(inClass.map((p) => [p.id, makes(workshop, p, design)]))
   const named = kind.id === 'custom' && design.called ? design.called : kind.name
   return {
     workshop,
@@ -241,17 +253,15 @@ export function situate(
     picture: design.on ? { widthMm: design.on.width.mm, heightMm: design.on.height.mm } : whole,
     face: whole,
     printsEach: (kind.pictures ?? 1) * resolved.layers,
-    turns,
     setting: {
+      design: design.id,
       resolved,
       sessions,
       climate: house.climate,
-      extraMin: extraMinutes(turns),
       figures,
-      people: madeInClass,
+      crowd: crowdOf(workshop, tables, placesOf(workshop, resolved)),
+      each: (person) => made.get(person) ?? 0,
       printsEach: (kind.pictures ?? 1) * resolved.layers,
-      each,
-      places: placesOf(workshop, resolved),
       ...lastLaid(workshop, design),
     },
     reserved,

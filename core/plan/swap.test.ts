@@ -30,7 +30,8 @@ describe('another recipe for open plans', () => {
   })
   it('says longer minutes in class and nothing else for a longer pressing', () => {
     const told = swap([{ path: 'stages/lay/minutes', figure: medium.stages.find((s) => s.id === 'lay')!.minutes.value + 10 }])
-    for (const { differences } of told) expect(differences.every((d) => d.key.startsWith('session/') && d.by === 10)).toBe(true)
+    for (const { differences } of told)
+      expect(differences.every((d) => /^(session\/|earliest|recommended)/.test(d.key) && d.by === 10)).toBe(true)
     expect(told.some((x) => x.differences.length > 0)).toBe(true)
   })
   it('leaves out plans on a surface it does not take, and closed ones', () => {

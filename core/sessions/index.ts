@@ -1,6 +1,25 @@
 export { placeSessions, type PlacedSession, type SessionProblem } from './place'
-export { intendedSplit, judgeSplit, enumerateSplits, sittingsOf, type Setting, type Split, type SessionLoad, type Judged } from './split'
-export { turnsOf, atRatio, extraMinutes, type Turns, type Crowd } from './turns'
-export { forHome } from './toGo'
+export { classRoom, stageKey, type ClassRoom, type Crowd, type Work } from './classRoom'
+export { atRatio, ledId, sprayId } from './hands'
+export { endsOf, lastOf, wayOf, type WayStage } from './way'
+export {
+  endsAt,
+  everySplit,
+  intendedSplit,
+  judgeSplit,
+  layingBefore,
+  load,
+  sittingsOf,
+  splitsOf,
+  workOf,
+  type Judged,
+  type LagProblem,
+  type SessionLoad,
+  type Setting,
+  type Split,
+} from './split'
 export { firstOpening } from './opening'
+export { turnsOf, type Turns } from './turns'
 export { placeOn, timelineOf, type Timeline } from './timeline'
+export { forHome } from './toGo'
+export { queuesOf, tightest, type Queue } from './queues'

@@ -1,11 +1,11 @@
-import { asPractised } from '#core/figures'
 import { describe, expect, it, test } from 'vitest'
 import { demoHouses } from '#core/demo'
 import { hoursOf } from '#core/plan'
 import { latestRecipe, resolveRecipe } from '#core/recipe'
-import { enumerateSplits, firstOpening, intendedSplit, judgeSplit, placeSessions, sittingsOf } from '#core/sessions'
+import { everySplit, firstOpening, intendedSplit, judgeSplit, placeSessions, sittingsOf, splitsOf } from '#core/sessions'
 import { clockOf, dateOf, minutesBetween } from '#core/time'
 import type { Session } from '#core/workshop'
+import { trialSetting } from './trial'
 
 const hours = hoursOf(demoHouses[1]!)
 const now = '2026-05-13T09:00:00+02:00[Europe/Madrid]'
@@ -18,17 +18,9 @@ const session = (date: string, start: string, end: string, more: Partial<Session
   ...more,
 })
 const place = (...list: Session[]) => placeSessions(list, hours, now)
-const climate = { celsius: 21, humidityPct: 50 }
 const medium = resolveRecipe(latestRecipe('medium-transfer')!, { ground: 'bare' }, {}, 'porous')
 const tape = resolveRecipe(latestRecipe('tape-film')!, {}, {}, 'sealed')
-const setting = (resolved: typeof medium, ...list: Session[]) => ({
-  resolved,
-  sessions: place(...list),
-  climate,
-  figures: asPractised,
-  people: 18,
-  places: {},
-})
+const setting = (resolved: typeof medium, ...list: Session[]) => trialSetting(resolved, place(...list))
 
 describe('placing sessions', () => {
   it('in order of time, numbered', () => {
@@ -116,7 +108,7 @@ describe('splits', () => {
     expect(j.feasible).toBe(true)
   })
   it('a rub 9 h after laying is too soon and not feasible', () => {
-    const j = intendedSplit(setting(medium, session('2026-05-19', '10:00', '12:00'), session('2026-05-19', '21:00', '23:55')))
+    const j = intendedSplit(setting(medium, session('2026-05-19', '10:00', '12:00'), session('2026-05-19', '20:00', '23:00')))
     expect(j.cure).toMatchObject({ verdict: 'too soon', requiredMin: 720 })
     expect(j.feasible).toBe(false)
   })
@@ -138,20 +130,23 @@ describe('splits', () => {
   })
   it('all splits go forward in time, best first', () => {
     const s = setting(medium, session('2026-05-19', '10:00', '12:30'), session('2026-05-21', '10:00', '13:00'))
-    const all = enumerateSplits(s)
     const order = ['ahead', ...s.sessions.map((x) => x.id), 'home']
-    for (const j of all) {
-      const places = medium.stages.map((x) => order.indexOf(j.split[x.id]!))
+    for (const split of everySplit(medium, s.sessions)) {
+      const places = medium.stages.map((x) => order.indexOf(split[x.id]!))
       expect(places).toEqual([...places].sort((a, b) => a - b))
     }
-    expect(all[0]!.feasible).toBe(true)
-    expect(all[0]!.split).toEqual(intendedSplit(s).split)
+    const held = [...splitsOf(s)]
+    expect(held.every((j) => j.feasible)).toBe(true)
+    expect(held[0]!.split).toEqual(intendedSplit(s).split)
+    expect(held.map((j) => j.inClass)).toEqual(held.map((j) => j.inClass).sort((a, b) => b - a))
   })
   it('five sessions are still tried at once', () => {
     const five = [18, 19, 20, 21, 22].map((d) => session(`2026-05-${d}`, '10:00', '12:30'))
-    const all = enumerateSplits(setting(medium, ...five))
+    const s = setting(medium, ...five)
+    const all = everySplit(medium, s.sessions)
     expect(all.length).toBeGreaterThan(100)
     expect(all.length).toBeLessThan(2000)
+    expect([...splitsOf(s)].length).toBeLessThanOrEqual(24)
   })
 })
 

@@ -1,28 +1,34 @@
 import { cure, type Cure } from '#core/cure'
 import type { Figures } from '#core/figures'
 import type { Place, PieceState, ResolvedRecipe, Stage } from '#core/recipe'
-import { minutesBetween, type Zoned } from '#core/time'
+import { addMinutes, minutesBetween, type Zoned } from '#core/time'
+import { classRoom, stageKey, type ClassRoom, type Crowd, type Work } from './classRoom'
 import type { PlacedSession } from './place'
+import { stageEnds, wayOf, type WayStage } from './way'
 
 /** Where each stage is done: "ahead", a session's id or "home". */
 export type Split = Record<string, string>
 
+/** What a class asks of whoever is done last: their way through it, minute by minute. */
 export interface SessionLoad {
   sessionId: string
-  stages: { id: string; name: string; minutes: number; attended: boolean; wait: number; turns: number; queue: number }[]
+  stages: WayStage[]
   showMin: number
+  /** Set-up, showing, the room's plan and clean-up. */
   neededMin: number
   availableMin: number
   fits: boolean
+  /** Who does what when, in minutes from the class's start. */
+  room: ClassRoom
 }
 
 export type LagProblem = { kind: 'too-soon' | 'risky' | 'broken'; after: string; before: string; sessionId: string }
 
-/** A split with its consequences. Queues in the room are not counted. */
+/** A split with its consequences. */
 export interface Judged {
   split: Split
   loads: SessionLoad[]
-  cure?: Cure & { laidIn: string; rubIn: string }
+  cure?: Cure & { laidIn: string; rubIn: string; laidAt: Zoned }
   problems: LagProblem[]
   feasible: boolean
   /** Attended stages that are done before people go home. */
@@ -35,20 +41,18 @@ export interface Judged {
   goesHome: PieceState
 }
 
-/** What splits are tried in. `extraMin` is what turns add to a stage. */
+/** What splits are tried in: a design, its stages, the classes, who comes to them, and how many each makes. */
 export interface Setting {
+  design: string
   resolved: ResolvedRecipe
   sessions: readonly PlacedSession[]
   climate: { celsius: number; humidityPct: number }
-  extraMin?: Record<string, number>
   figures: Figures
-  /** How many pieces are worked on, how many by one person at the most, and places by station, where they are counted: what a stage
-   *  there takes at the least. */
-  people: number
-  each?: number
+  crowd: Crowd
+  /** How many pieces somebody makes. */
+  each: (person: string) => number
   /** Prints of one piece. */
   printsEach?: number
-  places: Readonly<Record<string, number>>
   /** When the last of the pieces was really laid. */
   laidAt?: Zoned
 }
@@ -81,10 +85,13 @@ export function intendedSplit(setting: Setting): Judged {
   const { resolved, sessions } = setting
   const sittings = sittingsOf(resolved)
   if (sessions.length > sittings.length) {
-    const all = enumerateSplits(setting).filter(
-      (j) => j.loads.length === sessions.length && resolved.stages.every((s) => s.mayBe[0] !== 'home' || j.split[s.id] === 'home'),
-    )
-    if (all[0]?.feasible) return all[0]
+    const best = splitsOf(
+      setting,
+      (split) =>
+        sessions.every((x) => Object.values(split).includes(x.id)) &&
+        resolved.stages.every((s) => s.mayBe[0] !== 'home' || split[s.id] === 'home'),
+    ).next()
+    if (!best.done) return best.value
   }
   const at = new Map(sittings.flatMap((stages, i) => stages.map((s) => [s.id, sessions[i]?.id ?? 'home'] as const)))
   const split = Object.fromEntries(resolved.stages.map((s) => [s.id, usual(s.mayBe[0]!, at.get(s.id))]))
@@ -94,15 +101,32 @@ export function intendedSplit(setting: Setting): Judged {
 /** Where a stage goes that is not moved: what prefers to be done ahead or at home is, the rest in its sitting. */
 const usual = (prefers: Place, sitting: string | undefined) => (prefers === 'session' ? (sitting ?? 'home') : prefers)
 
-/** Every split that the method's stages allow, best first: feasible, then finished in class, then as preferred, then slack.
- *  Places never go back in time. Exhaustive over blocks; at most 5 sessions keep it below a thousand. */
-export function enumerateSplits(setting: Setting): Judged[] {
-  const blocks = blocksOf(setting.resolved.stages)
-  const order = ['ahead', ...setting.sessions.map((s) => s.id), 'home']
-  const found: Judged[] = []
+/** So many splits are looked at closely, at the most, before a search for one that holds ends. */
+const mostClose = 24
+
+/** The splits that hold, of those that a wish allows, best first: finished in class, then as preferred, then slack. Each is looked at from
+ *  afar first: what takes too long even with a room to each person, or is too soon even for whoever is first, is left out. Places never go
+ *  back in time. Exhaustive over blocks; at most 5 sessions keep it below a thousand. */
+export function* splitsOf(setting: Setting, wish: (split: Split) => boolean = () => true): Generator<Judged> {
+  const from = everySplit(setting.resolved, setting.sessions)
+    .filter(wish)
+    .map((split) => ({ split, seen: seenFromAfar(split, setting) }))
+    .filter((x) => x.seen.spare.every((n) => n >= 0))
+    .sort((a, b) => b.seen.inClass - a.seen.inClass || a.seen.against - b.seen.against || b.seen.slackMin - a.seen.slackMin)
+  for (const { split } of from.slice(0, mostClose)) {
+    const judged = judgeSplit(split, setting)
+    if (judged.feasible) yield judged
+  }
+}
+
+/** Every split that a method's stages and so many sessions allow. */
+export function everySplit(resolved: Pick<ResolvedRecipe, 'stages'>, sessions: readonly { id: string }[]): Split[] {
+  const blocks = blocksOf(resolved.stages)
+  const order = ['ahead', ...sessions.map((s) => s.id), 'home']
+  const found: Split[] = []
   const visit = (i: number, from: number, split: Split) => {
     if (i === blocks.length) {
-      found.push(judgeSplit(split, setting))
+      found.push(split)
       return
     }
     for (let p = from; p < order.length; p++) {
@@ -112,71 +136,111 @@ export function enumerateSplits(setting: Setting): Judged[] {
     }
   }
   visit(0, 0, {})
-  return found.sort(
-    (a, b) => Number(b.feasible) - Number(a.feasible) || b.inClass - a.inClass || a.against - b.against || b.slackMin - a.slackMin,
-  )
+  return found
 }
 
-/** What a split means: each session's load against its booking, each wait between stages, what goes home. */
+/** What a split is ranked by, and what no room could make shorter: each session's minutes to spare if nobody ever waited for anything. */
+function seenFromAfar(split: Split, { resolved, sessions, figures, printsEach = 1 }: Setting) {
+  const spare = sessions.flatMap((x) => {
+    const mine = resolved.stages.filter((s) => split[s.id] === x.id)
+    if (mine.length === 0) return []
+    const alone = mine.reduce(
+      (sum, s, i) =>
+        sum + s.minutes.value * (s.attended && s.per === 'print' ? printsEach : 1) + (mine[i + 1] && s.then ? s.then.least.value : 0),
+      0,
+    )
+    return [x.minutes - figures('set-up').value - resolved.recipe.show.value - alone - figures('clean-up').value]
+  })
+  return { spare, ...standing(split, resolved), slackMin: spare.length ? Math.min(...spare) : 0 }
+}
+
+/** How much of a split is done in class, and how far it is from what the recipe prefers. */
+const standing = (split: Split, resolved: ResolvedRecipe) => ({
+  inClass: resolved.stages.filter((s) => s.attended && split[s.id] !== 'home').length,
+  against: resolved.stages.reduce((sum, s) => sum + Math.max(0, s.mayBe.indexOf(placeKind(split[s.id] ?? 'home'))), 0),
+})
+
+/** What a split means: each session's room against its booking, each wait between stages, what goes home. */
 export function judgeSplit(split: Split, setting: Setting): Judged {
   const { resolved, sessions } = setting
-  const loads = sessions.map((s) => load(s, split, setting)).filter((l) => l.stages.length > 0)
-  const { problems, cured } = waits(split, setting)
+  const loads = sessions.flatMap((s) => ownLoad(s, split, setting) ?? [])
+  const { problems, cured } = waits(split, setting, loads)
   const spare = loads.map((l) => l.availableMin - l.neededMin)
-  const inClass = resolved.stages.filter((s) => s.attended && split[s.id] !== 'home').length
   return {
     split,
     loads,
     ...(cured && { cure: cured }),
     problems,
     feasible: loads.every((l) => l.fits) && problems.every((p) => p.kind === 'risky'),
-    inClass,
-    against: resolved.stages.reduce((sum, s) => sum + Math.max(0, s.mayBe.indexOf(placeKind(split[s.id] ?? 'home'))), 0),
+    ...standing(split, resolved),
     slackMin: spare.length ? Math.min(...spare) : 0,
     goesHome: stateAtHome(split, resolved),
   }
 }
 
-/** Minutes of a stage in one person's hands, for one piece. */
-const onePiece = (s: Stage, printsEach = 1): number => s.minutes.value * (s.per === 'print' ? printsEach : 1)
+/** What of a design is worked in a session. */
+export const workOf = ({ design, resolved, each, printsEach }: Setting, split: Split, session: string): Work => ({
+  design,
+  resolved,
+  stages: resolved.stages.filter((s) => split[s.id] === session),
+  each,
+  ...(printsEach !== undefined && { printsEach }),
+})
 
-function load(
-  session: PlacedSession,
-  split: Split,
-  { resolved, extraMin, figures, people, each = 1, printsEach, places }: Setting,
-): SessionLoad {
-  const mine = resolved.stages.filter((s) => split[s.id] === session.id)
-  const stages = mine.map((s, i) => {
-    const next = mine[i + 1]
-    return {
-      id: s.id,
-      name: s.name,
-      minutes: s.attended ? onePiece(s, printsEach) * each : s.minutes.value,
-      attended: s.attended,
-      wait: next && s.then ? s.then.least.value : 0,
-      turns: extraMin?.[s.id] ?? 0,
-      queue: Math.max(0, queueMin(s, people, each, places) - (extraMin?.[s.id] ?? 0)),
-    }
-  })
-  const showMin = stages.length ? resolved.recipe.show.value : 0
-  const neededMin = stages.length
-    ? figures('set-up').value +
-      showMin +
-      stages.reduce((sum, s) => sum + s.minutes + s.wait + s.turns + s.queue, 0) +
-      figures('clean-up').value
-    : 0
-  return { sessionId: session.id, stages, showMin, neededMin, availableMin: session.minutes, fits: neededMin <= session.minutes }
+const ownLoads = new WeakMap<Crowd, Map<string, SessionLoad>>()
+/** A session's load with what a split does of one design in it: many splits have sessions in common. */
+function ownLoad(session: PlacedSession, split: Split, setting: Setting): SessionLoad | undefined {
+  const known = ownLoads.get(setting.crowd) ?? new Map<string, SessionLoad>()
+  ownLoads.set(setting.crowd, known)
+  const work = workOf(setting, split, session.id)
+  const key = `${session.id} ${session.from} ${session.minutes} ${setting.design} ${work.stages.map((s) => s.id).join()}`
+  const found = known.get(key) ?? load(session, [work], setting)
+  if (found) known.set(key, found)
+  return found
 }
 
-/** What every piece's turn at so many places adds to one person's: nothing where places are not counted, or enough. */
-function queueMin(s: Stage, people: number, each: number, places: Readonly<Record<string, number>>): number {
-  const n = s.station === undefined ? undefined : places[s.station]
-  return n && s.attended ? Math.max(0, Math.ceil(people / n) - each) * s.minutes.value : 0
+/** A session's load with what is worked in it; undefined where that is nothing. */
+export function load(
+  session: PlacedSession,
+  works: readonly Work[],
+  { crowd, figures }: Pick<Setting, 'crowd' | 'figures'>,
+): SessionLoad | undefined {
+  const done = works.filter((w) => w.stages.length > 0)
+  if (done.length === 0) return undefined
+  const room = classRoom(session, done, crowd, figures)
+  const neededMin = room.plan.finishMin + room.cleanUpMin
+  return {
+    sessionId: session.id,
+    stages: wayOf(room),
+    showMin: room.showMin,
+    neededMin,
+    availableMin: session.minutes,
+    fits: neededMin <= session.minutes,
+    room,
+  }
+}
+
+const instants = new WeakMap<ClassRoom, Map<string, Zoned>>()
+/** When a stage of a design is over for the last of a class, by its room's plan; undefined where it is not done there. */
+export function endsAt(session: PlacedSession, room: ClassRoom, design: string, stage: string): Zoned | undefined {
+  const known = instants.get(room) ?? new Map<string, Zoned>()
+  instants.set(room, known)
+  const key = stageKey(design, stage)
+  const end = stageEnds(room).get(key)
+  if (end !== undefined && !known.has(key)) known.set(key, addMinutes(session.from, end))
+  return known.get(key)
+}
+
+/** Before a cure, the stage with which a piece is laid. */
+export function layingBefore(stages: readonly Stage[], cures: number): Stage {
+  for (let i = cures; i >= 0 && (i === cures || !stages[i]!.then?.cures); i--) if (stages[i]!.makes === 'laid') return stages[i]!
+  return stages[cures]!
 }
 
 function waits(
   split: Split,
-  { resolved, sessions, climate, figures, laidAt }: Setting,
+  { design, resolved, sessions, climate, figures, laidAt }: Setting,
+  loads: readonly SessionLoad[],
 ): { problems: LagProblem[]; cured?: Judged['cure'] } {
   const problems: LagProblem[] = []
   let cured: Judged['cure']
@@ -191,12 +255,11 @@ function waits(
     if (!a || !b) return
     if (s.then.cures && resolved.cure) {
       const minutes = { minimumMin: resolved.cure.minimum.value, recommendedMin: resolved.cure.recommended.value }
-      const c = cure(
-        { laidAt: laidAt ?? a.to, rubAt: b.from, ...minutes, climate, coat: resolved.coat, surface: resolved.surface },
-        figures,
-      )
+      const room = loads.find((l) => l.sessionId === a.id)?.room
+      const laid = laidAt ?? (room && endsAt(a, room, design, layingBefore(resolved.stages, i).id)) ?? a.to
+      const c = cure({ laidAt: laid, rubAt: b.from, ...minutes, climate, coat: resolved.coat, surface: resolved.surface }, figures)
       // Of two cures the one that holds least is told; both holding, the first.
-      if (!cured || rank(c.verdict) > rank(cured.verdict)) cured = { ...c, laidIn: a.id, rubIn: b.id }
+      if (!cured || rank(c.verdict) > rank(cured.verdict)) cured = { ...c, laidIn: a.id, rubIn: b.id, laidAt: laid }
       if (c.verdict !== 'ready')
         problems.push({ kind: c.verdict === 'risky' ? 'risky' : 'too-soon', after: s.id, before: next.id, sessionId: b.id })
     } else if (minutesBetween(a.to, b.from) < s.then.least.value)

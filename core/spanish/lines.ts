@@ -86,7 +86,7 @@ const findings: Lines['findings'] = {
   'does-not-fit': (v, say) =>
     said(
       `A la clase ${v.session} le faltan ${say.minutes(v.over)}`,
-      `Unos ${say.minutes(v.needed)} con preparación y limpieza; hay ${say.minutes(v.available)} reservados. Sin contar colas.`,
+      `Unos ${say.minutes(v.needed)} con preparación y limpieza; hay ${say.minutes(v.available)} reservados.`,
     ),
   'wait-broken': (v) => said(`${v.before} no puede esperar después de ${low(v.after)}`, 'Los dos pasos van seguidos.'),
   'adults-short': (v) =>
@@ -165,21 +165,22 @@ const findings: Lines['findings'] = {
   'heat-not-allowed': (v) => said(`${v.stage} necesita una pistola de calor`, 'La casa no permite una en esta clase.'),
   'blade-not-allowed': (v) => said(`${v.stage} necesita una cuchilla`, 'La casa no permite una en esta clase.'),
   'station-missing': (v) => said(`Ningún ${v.one} para ${low(v.stage)}`, `La clase ${v.session} necesita uno como mínimo.`),
-  'station-short': (v, say) =>
+  'station-queue': (v, say) =>
     said(
-      `${v.have} ${Number(v.have) === 1 ? v.one : v.station}: ${say.minutes(v.minutes)} para todos`,
-      `${v.people} personas, ${say.minutes(v.each)} cada una, en la clase ${v.session} de ${say.minutes(v.available)}.`,
+      `${v.have} ${Number(v.have) === 1 ? v.one : v.station}: ${Number(v.wait) === 1 ? 'espera 1' : `esperan ${v.wait}`}, hasta ${say.minutes(v.minutes)}`,
+      `En la clase ${v.session}, que aun así cabe.`,
     ),
+  'pins-broken': (v) => said(`Lo que fijó en la clase ${v.session} no puede ser`, 'Se planea sin lo fijado.'),
   'seam-on-face': (v, say) => said('Una junta cruza una cara o letras', `${say.length(v.mm)}, y no se puede apartar.`),
   race: (v, say) =>
     said(
       `${v.people} niños compiten con la capa en ${v.turns} turnos`,
-      `${v.stage} viene ${Number(v.least) > 0 ? `de ${v.least} a ${v.most}` : `antes de ${v.most}`} min. ${v.adults} ${Number(v.adults) === 1 ? 'adulto guía' : 'adultos guían'} a tantos como permite la edad; los demás esperan, ${say.minutes(v.extra)} más.`,
+      `${v.stage} viene ${Number(v.least) > 0 ? `de ${v.least} a ${v.most}` : `antes de ${v.most}`} min. ${v.adults} ${Number(v.adults) === 1 ? 'adulto guía' : 'adultos guían'} a tantos como permite la edad; los últimos empiezan ${say.minutes(v.extra)} después de los primeros.`,
     ),
   'done-for-them': (v, say) =>
     said(
       `${v.stage}: lo hacen adultos para ${n(v.people, 'niño')}`,
-      `${v.adults} en ello, ${say.minutes(v.each)} por pieza: ${say.minutes(v.extra)} más que una.`,
+      `${v.adults} en ello, ${say.minutes(v.each)} por pieza: la última empieza ${say.minutes(v.extra)} después de la primera.`,
     ),
   'experiment-only': (v) => said('Un experimento, no para un grupo', `${v.recipe} ${v.below}. Probarlo en una muestra.`),
   'newer-recipe': (v) => said(`${v.recipe} tiene una versión nueva`, `Se planea con la versión ${v.version}; ya está la ${v.newest}.`),
@@ -236,6 +237,7 @@ const remedies: Lines['remedies'] = {
   'prepare-ahead': (v) => (v.stages ? `Hacer antes: ${v.stages}` : 'Repartir el trabajo entre las clases'),
   'fewer-rounds': (v) => n(v.rounds, 'ronda'),
   'longer-session': (v, say) => `${say.minutes(v.minutes)} más larga`,
+  'drop-pins': () => 'Quitar lo fijado',
   'drop-split': () => 'Volver al reparto habitual',
   'ask-helper': (v) => n(v.short, 'ayudante más', 'ayudantes más'),
   'do-ahead': (v) => `${v.stage} antes, por el personal`,

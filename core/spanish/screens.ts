@@ -143,7 +143,7 @@ export const screens: Record<string, string> = {
   'Better from': 'Mejor desde',
   'Recommended rub-off': 'Momento recomendado para frotar',
   '. Planned {0}:': '. Previsto {0}:',
-  'Time, queues not counted': 'Tiempo, sin contar colas',
+  'Time in the room': 'Tiempo en la sala',
   'of {0} min': 'de {0} min',
   'Adults needed': 'Adultos necesarios',
   '{0} coming': 'vienen {0}',

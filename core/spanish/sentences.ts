@@ -66,8 +66,8 @@ export const sentences: Record<string, string> = {
   '{0}, and {1} more': '{0}, y {1} más',
   '{0} days': '{0} días',
   'then {0} waits': 'después espera: {0}',
-  '{0}, in turns': '{0}, por turnos',
-  '{0}: the others wait for a place': '{0}: los demás esperan sitio',
+  'waiting before {0}': 'espera antes de {0}',
+  'comes later': 'llega más tarde',
   gone: 'ya no está',
   '{0} later': '{0} más tarde',
   '{0} earlier': '{0} antes',
@@ -192,8 +192,8 @@ export const sentences: Record<string, string> = {
     'Tiras que se solapan, con un margen más allá de cada borde: la dirección con menos tiras, y luego con menos cinta.',
   'One place for each piece from pressing to rubbing: people’s, spares and samples.':
     'Un sitio por cada pieza desde presionar hasta frotar: las de la gente, repuestos y muestras.',
-  'Set-up, showing, the work and its waits one after another, and clean-up. Where places are counted, everybody’s turn at them; other queues are not.':
-    'Preparación, enseñar, el trabajo y sus esperas uno tras otro, y limpieza. Donde se cuentan los puestos, el turno de todos; otras colas no.',
+  'The way of whoever is done last: set-up, showing, the work, what is waited for at stations and for hands, and clean-up. Stations whose places nobody counted have enough.':
+    'El camino de quien acaba último: preparación, enseñar, el trabajo, lo que espera en los puestos y por manos, y limpieza. Los puestos que nadie contó bastan.',
   'Everything that is used up, at the price of the cheapest pack’s unit, by head. Things that last are left out.':
     'Todo lo que se gasta, al precio por unidad del envase más barato, por persona. Lo que dura no se cuenta.',
   'Whole packs that have to be bought now, by head.': 'Envases enteros que hay que comprar ahora, por persona.',

@@ -1,7 +1,7 @@
 import { cure } from '#core/cure'
 import { weakest, type Mark } from '#core/reasons'
 import { cautions, pieceStates, type Fault, type HomeStep, type PieceState, type ResolvedRecipe, type Stage } from '#core/recipe'
-import type { Judged, PlacedSession } from '#core/sessions'
+import { endsAt, type Judged, type PlacedSession } from '#core/sessions'
 import type { Figures } from '#core/figures'
 import { minutesBetween, roundUpToHour, wakingFrom, type Hours, type Zoned } from '#core/time'
 import type { Participant, Piece } from '#core/workshop'
@@ -191,8 +191,8 @@ function goingHome(p: Participant, own: Piece | undefined, i: Sheeting): Going {
     if (cannot) break
     if (session && s.makes !== 'laid' && isTooEarly(k, going.laid, session.from, i)) break
     if (s.makes) going.state = s.makes
-    if (s.makes === 'laid') going.laid ??= session?.to
-    if (s.then?.cures && k > firstCure(i)) going.laid = session?.to
+    if (s.makes === 'laid') going.laid ??= session && lastOf(session, s.id, i)
+    if (s.then?.cures && k > firstCure(i)) going.laid = session && lastOf(session, s.id, i)
     going.next = k + 1
   }
   return going
@@ -225,7 +225,14 @@ function nextAfter(state: PieceState, i: TakeHomeInput): number {
 function laidAt(p: Participant, i: TakeHomeInput): Zoned | undefined {
   const laying = i.resolved.stages.find((s) => s.makes === 'laid')
   const place = laying && i.judged.split[laying.id]
-  return i.sessions.find((s) => s.id === place && !p.misses.includes(s.id))?.to
+  const session = i.sessions.find((s) => s.id === place && !p.misses.includes(s.id))
+  return session && laying && lastOf(session, laying.id, i)
+}
+
+/** When the last of the class is done with a stage, by the plan of its room. */
+const lastOf = (session: PlacedSession, stage: string, i: TakeHomeInput): Zoned => {
+  const room = i.judged.loads.find((l) => l.sessionId === session.id)?.room
+  return (room && endsAt(session, room, i.design, stage)) ?? session.to
 }
 
 const whenReady = (at: Zoned | undefined, i: Sheeting) => (at === undefined ? undefined : i.readyFrom(at))

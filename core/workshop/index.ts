@@ -1,5 +1,17 @@
 export { allowed, workshopShape, newWorkshop, drawings, pictureSources, seatNumber, tableName, limits } from './workshop'
-export type { Allow, KeepClear, Workshop, Participant, Design, Session, Piece, PictureSource, TypedLength, Drawing } from './workshop'
+export type {
+  Allow,
+  KeepClear,
+  Workshop,
+  Participant,
+  Design,
+  Session,
+  SessionRun,
+  Piece,
+  PictureSource,
+  TypedLength,
+  Drawing,
+} from './workshop'
 export { asItIs, type LetteringSuggestion, type Picture, type PictureEdit, type PictureMark, type PrintLock } from './picture'
 export {
   applyChanges,

@@ -143,7 +143,27 @@ const session = v.object({
   /** The second of a doubled hour, where the clock goes back. */
   later: v.optional(v.boolean()),
   room: text(60),
+  /** Who comes so many minutes after it begins; tables begin so many minutes one after the other. */
+  late: v.optional(v.record(id(), count(1, 1440))),
+  stagger: v.optional(count(1, 60)),
+  /** When what else is shown to everybody, in minutes from its start. */
+  shows: v.optional(
+    v.pipe(v.array(v.object({ id: id(), atMin: count(0, 1440), minutes: count(1, 240), what: text(60) })), v.maxLength(12)),
+  ),
+  /** Stages that are to begin at a minute, by person and "design.stage". */
+  pins: v.optional(v.record(id(), v.record(v.pipe(v.string(), v.maxLength(140)), count(0, 10_000)))),
+  /** A plan of its room that somebody kept: of which room, every stage's start in minutes. */
+  kept: v.optional(
+    v.object({
+      of: v.pipe(v.string(), v.maxLength(40)),
+      starts: v.pipe(v.array(count(0, 20_000)), v.maxLength(20_000)),
+      seed: count(0, 2_147_483_647),
+      steps: count(0, 2_147_483_647),
+    }),
+  ),
 })
+/** What of a class is set by hand, about who does what when. */
+export type SessionRun = Pick<Session, 'late' | 'stagger' | 'shows' | 'pins' | 'kept'>
 export type Session = v.InferOutput<typeof session>
 
 /** What is known of a real piece; a piece nobody touched has no entry and follows the plan. */

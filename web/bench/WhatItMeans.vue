@@ -69,7 +69,7 @@ const looks = computed(() => props.plan.findings)
       </p>
     </div>
     <div v-if="loads.length" class="cell">
-      <span class="two small">{{ $t('Time, queues not counted') }} <SourceMark mark="E" /></span>
+      <span class="two small">{{ $t('Time in the room') }} <SourceMark mark="E" /></span>
       <div v-for="l in loads" :key="l.sessionId" class="load">
         <b>{{ l.session.number }}</b><span class="bar" aria-hidden="true"
           ><i :style="{ width: `${Math.min(100, (100 * l.neededMin) / Math.max(1, l.availableMin))}%` }" :class="{ over: !l.fits }"

@@ -1,6 +1,6 @@
 import { coldLimitCelsius } from '#core/cure'
 import { latestRecipe, pieceKinds, takesMaterial, type Recipe } from '#core/recipe'
-import { enumerateSplits, intendedSplit, type Judged } from '#core/sessions'
+import { intendedSplit, splitsOf, type Judged } from '#core/sessions'
 import { minutesBetween } from '#core/time'
 import { change, moveSession, type Change } from '#core/workshop'
 import type { Figured, Remedy } from '../shapes'
@@ -43,10 +43,7 @@ export const curing: Find = (s, plan) => {
   if (!cure || cure.verdict === 'ready') return []
   const values = {
     session: s.sessions.find((x) => x.id === cure.rubIn)!.number,
-    laid: minutesBetween(
-      s.setting.laidAt ?? s.sessions.find((x) => x.id === cure.laidIn)!.to,
-      s.sessions.find((x) => x.id === cure.rubIn)!.from,
-    ),
+    laid: minutesBetween(cure.laidAt, s.sessions.find((x) => x.id === cure.rubIn)!.from),
     least: cure.requiredMin,
     better: cure.recommendedMin,
     earliestAt: cure.earliestAt,
@@ -86,14 +83,11 @@ function shorterWait(s: Situation): Remedy[] {
 export function homeSplits(s: Situation, plan: Figured): Remedy[] {
   const { setting } = s
   const laying = s.resolved.stages.find((x) => x.makes === 'laid')?.id
-  const options = enumerateSplits(setting).filter(
-    (j) =>
-      j.problems.length === 0 &&
-      j.feasible &&
-      Object.values(j.split).includes('home') &&
-      (!laying || j.split[laying] === plan.split.split[laying]),
+  const same = laying ? plan.split.split[laying] : undefined
+  const home = [...splitsOf(setting, (x) => Object.values(x).includes('home') && (!laying || x[laying] === same))].find(
+    (j) => j.problems.length === 0,
   )
-  return options[0] ? [remedy('finish-at-home', splitChange(s, setting, options[0]), { state: options[0].goesHome })] : []
+  return home ? [remedy('finish-at-home', splitChange(s, setting, home), { state: home.goesHome })] : []
 }
 
 export function splitChange(s: Situation, setting: Parameters<typeof intendedSplit>[0], to: Judged): Change[] {

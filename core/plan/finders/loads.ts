@@ -1,62 +1,58 @@
-import { roomStations } from '#core/recipe'
-import { enumerateSplits, type Judged } from '#core/sessions'
+import { ledId, splitsOf, type Crowd } from '#core/sessions'
 import { moveSession } from '#core/workshop'
-import type { ClassLoad, DesignPlan, Remedy } from '../shapes'
+import type { PlannedDesign } from '../design'
+import { classLoad } from '../loads'
+import type { ClassLoad, DesignPlan, Figured, Finding, Remedy } from '../shapes'
 import type { Situation } from '../situation'
 import { splitChange } from './cure'
-import { helpersFor } from './people'
-import { bring, mostBrought } from './stations'
-import { choiceChange, finding, remedy, type FindAll } from './ways'
+import { moreHelpers } from './people'
+import { bring, countedIn, mostBrought } from './stations'
+import { choiceChange, fewest, finding, remedy, type FindAll } from './ways'
 
-/** A class that takes longer than it has, all designs together; every way out is one of a design's, or a longer class. */
-export const loads: FindAll = (parts, plan) =>
-  plan.loads
-    .filter((l) => !l.fits)
-    .map((l) => {
-      const number = plan.sessions.find((x) => x.id === l.sessionId)!.number
-      const over = l.neededMin - l.availableMin
-      const ways = l.parts.flatMap((part) => {
-        const { s, d } = parts.find((p) => p.d.design === part.design)!
-        const alone = { ...part.load, neededMin: l.neededMin }
-        const own = [...morePlaces(s, alone), ...betterSplit(s, d), ...moreHands(s, part.load), ...fewerRounds(s)]
-        // Of several designs each offers its first two, and says whose they are.
-        return l.parts.length === 1 ? own : own.slice(0, 2).map((r) => ({ ...r, of: part.name }))
-      })
-      return {
-        ...finding('does-not-fit', 'stop', 'sessions', { session: number, needed: l.neededMin, available: l.availableMin, over }, [
-          ...ways,
-          longer(parts[0]!.s, l),
-        ]),
-        mark: 'E' as const,
-      }
-    })
+/** So many helpers more are proposed at the most. */
+const mostHelpers = 6
 
-/** The fewest places more with which a class fits whose queues alone make it too long. */
-function morePlaces(s: Situation, l: Judged['loads'][number]): Remedy[] {
-  const over = l.neededMin - l.availableMin
-  return l.stages.flatMap((x) => {
-    const stage = s.resolved.stages.find((y) => y.id === x.id)!
-    const have = stage.station === undefined ? undefined : s.setting.places[stage.station]
-    const station = roomStations.find((r) => r.id === stage.station)
-    if (!have || !station || x.queue < over) return []
-    const queue = (n: number) => Math.max(0, Math.ceil(s.pieces / n) - s.each) * stage.minutes.value
-    const enough = Array.from({ length: mostBrought }, (_, i) => have + 1 + i).find((n) => x.queue - queue(n) >= over)
-    return enough ? [bring(s, station, have, enough)] : []
+/** A class that takes longer than it has, all designs together; every way out has been planned in the room, or is a longer class. */
+export const loads: FindAll = (parts, plan) => plan.loads.filter((l) => !l.fits).map((l) => tooShort(parts, plan, l))
+
+function tooShort(parts: readonly PlannedDesign[], plan: Figured, l: ClassLoad): Finding {
+  const session = plan.sessions.find((x) => x.id === l.sessionId)!
+  const { s } = parts[0]!
+  const holds = (otherwise: (c: Crowd) => Crowd) => classLoad(parts, session, otherwise)!.fits
+  const own = l.parts.flatMap((part) => {
+    const { s, d } = parts.find((p) => p.d.design === part.design)!
+    const ways = [...betterSplit(s, d), ...fewerRounds(s)]
+    // Of several designs each offers its first two, and says whose they are.
+    return l.parts.length === 1 ? ways : ways.slice(0, 2).map((r) => ({ ...r, of: part.name }))
   })
+  const values = { session: session.number, needed: l.neededMin, available: l.availableMin, over: l.neededMin - l.availableMin }
+  return {
+    ...finding('does-not-fit', 'stop', 'sessions', values, [
+      ...countedIn(l.room).flatMap(({ station, have }) => {
+        const enough = fewest(have + 1, have + mostBrought, (n) => holds((c) => ({ ...c, places: { ...c.places, [station.id]: n } })))
+        return enough ? [bring(s, station, have, enough)] : []
+      }),
+      ...own,
+      ...hands(s, l, holds),
+      longer(s, l),
+    ]),
+    mark: 'E' as const,
+  }
 }
 
-/** More helpers, so that what goes in turns goes in one. */
-function moreHands(s: Situation, l: Judged['loads'][number]): Remedy[] {
-  const turns = s.turns.filter((t) => t.extraMin > 0 && l.stages.some((x) => x.id === t.stages[0]))
-  return turns.slice(0, 1).map((t) => helpersFor(s, t))
+/** The fewest helpers more with which a class fits, where adults lead or do something in it. */
+function hands(s: Situation, l: ClassLoad, holds: (otherwise: (c: Crowd) => Crowd) => boolean): Remedy[] {
+  const led = l.room.input.stations.some((x) => x.id === ledId) || l.room.input.routes.some((r) => r.stages.some((x) => x.helper))
+  const more = led ? fewest(1, mostHelpers, (n) => holds((c) => ({ ...c, adults: c.adults + n }))) : undefined
+  return more ? [moreHelpers(s.workshop, more)] : []
 }
 
 function betterSplit(s: Situation, plan: DesignPlan): Remedy[] {
   const { setting } = s
-  const feasible = enumerateSplits(setting).filter((j) => j.feasible)
-  const inClass = feasible.find((j) => !Object.values(j.split).includes('home'))
   const laying = s.resolved.stages.find((x) => x.makes === 'laid')?.id
-  const atHome = feasible.find((j) => Object.values(j.split).includes('home') && (!laying || j.split[laying] === plan.split.split[laying]))
+  const isHome = (split: Record<string, string>) => Object.values(split).includes('home')
+  const [inClass] = splitsOf(setting, (split) => !isHome(split))
+  const [atHome] = splitsOf(setting, (split) => isHome(split) && (!laying || split[laying] === plan.split.split[laying]))
   return [
     ...(inClass
       ? [remedy('prepare-ahead', splitChange(s, setting, inClass), { stages: moved(plan.split.split, inClass.split, 'ahead', s) })]

@@ -1,6 +1,6 @@
 import { ageBands, mayTouch, type AgeBand, type Hazard } from '#core/recipe'
 import type { Turns } from '#core/sessions'
-import { change, inWorkshop } from '#core/workshop'
+import { change, inWorkshop, type Workshop } from '#core/workshop'
 import type { Finding, Remedy } from '../shapes'
 import type { Situation } from '../situation'
 import { finding, inChoices, remedy, type Find, type FindAll } from './ways'
@@ -49,7 +49,8 @@ export const adults: FindAll = (parts, plan) => {
   return found
 }
 
-/** What goes in turns: a drying coat does not wait for 24 children, and what they may not touch is done for them. */
+/** What goes in turns: a drying coat does not wait for 24 children, and what they may not touch is done for them. What it adds is how long
+ *  after the first the last begins, by the room's plan. */
 export const inTurns: Find = (s, plan) =>
   plan.turns
     .filter((t) => t.turns > 1)
@@ -65,20 +66,19 @@ export const inTurns: Find = (s, plan) =>
             turns: t.turns,
             people: t.people,
             adults: t.adults,
-            extra: t.extraMin,
+            extra: t.apartMin,
             each: t.minutesEach,
             least: t.window?.least ?? 0,
             most: t.window?.most ?? 0,
           },
-          ahead ? [doAhead(s, t.stages[0]!)] : [helpersFor(s, t)],
+          ahead ? [doAhead(s, t.stages[0]!)] : [moreHelpers(s.workshop, helpersFor(t))],
         ),
         mark: 'E' as const,
       }
     })
 
-/** As many helpers as make one turn of a race, six more at the most; two more hands for what only adults may touch. */
-export function helpersFor(s: Situation, t: Turns): Remedy {
-  const now = s.workshop.group.helpers
-  const more = Math.min(t.why === 'race' ? 6 : 2, t.adults * (t.turns - 1))
-  return remedy('more-hands', [change(s.workshop, inWorkshop.group.helpers, now + more)], { more })
-}
+/** As many helpers more as make one turn of a race, six at the most; two more hands for what only adults may touch. */
+const helpersFor = (t: Turns): number => Math.min(t.why === 'race' ? 6 : 2, t.adults * (t.turns - 1))
+
+export const moreHelpers = (w: Workshop, more: number, values: { until?: string } = {}): Remedy =>
+  remedy('more-hands', [change(w, inWorkshop.group.helpers, w.group.helpers + more)], { more, ...values })

@@ -25,6 +25,18 @@ export const finding = <C extends FindingCode>(
 
 export const remedy = <C extends RemedyCode>(code: C, changes: Change[], ...[values]: Given<RemedyValues[C], []>): Remedy =>
   ({ code, values: values ?? {}, changes }) as Remedy
+/** The least whole number from `from` to `to` that does, when more never does worse; undefined where not even the greatest does. */
+export function fewest(from: number, to: number, does: (n: number) => boolean): number | undefined {
+  if (from > to || !does(to)) return undefined
+  let [low, high] = [from, to]
+  while (low < high) {
+    const middle = (low + high) >> 1
+    if (does(middle)) high = middle
+    else low = middle + 1
+  }
+  return high
+}
+
 /** The design that is planned, as a place in its workshop. */
 export const inDesign = (s: Situation) => inWorkshop.designs(s.design.id)
 

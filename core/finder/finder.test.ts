@@ -273,7 +273,7 @@ describe('the method finder', () => {
       house,
       now,
     })
-    expect(after.findings.some((f) => f.code === 'does-not-fit' || f.code === 'station-queue')).toBe(false)
+    expect(after.findings.some((f) => f.code === 'does-not-fit')).toBe(false)
   })
   it('puts what is possible first and shows every method once', () => {
     const rows = findMethods({ ...make(table[0]![1]), now })

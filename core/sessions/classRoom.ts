@@ -1,5 +1,5 @@
 import type { Figures } from '#core/figures'
-import type { AgeBand, ResolvedRecipe, Stage } from '#core/recipe'
+import type { AgeBand, PieceState, ResolvedRecipe, Stage } from '#core/recipe'
 import { keptPlan, quickRoom, type RoomInput, type RoomPlan } from '#core/room'
 import { isRefusal } from '#core/reasons'
 import type { SessionRun } from '#core/workshop'
@@ -34,6 +34,8 @@ export interface ClassRoom {
   cleanUpMin: number
   /** What the room's stages are, by id. */
   stages: Readonly<Record<string, { design: string; stage: Stage }>>
+  /** What a design's pieces are when the class begins. */
+  begun: Readonly<Record<string, PieceState>>
   /** Pins that do not hold: the plan goes without them. */
   pinsBroken: boolean
   /** The plan that somebody kept for exactly this room. */
@@ -59,6 +61,13 @@ function pinsOf(pins: Record<string, number> | undefined, route: RoomInput['rout
 const lagOf = (s: Stage) => {
   const leastMin = Math.ceil(s.then!.least.value)
   return { leastMin, mostMin: s.then!.most ? Math.max(leastMin, Math.floor(s.then!.most.value)) : null }
+}
+
+/** What a design's pieces are before its first stage here. */
+function stateBefore(w: Work): PieceState {
+  const { stages } = w.resolved
+  const before = stages.slice(0, stages.indexOf(w.stages[0]!))
+  return before.reduce<PieceState>((state, s) => s.then?.makes ?? s.makes ?? state, w.resolved.noPrint ? 'to-print' : 'printed')
 }
 
 /** What is shown at the start, of all designs. */
@@ -147,7 +156,8 @@ export function classRoom(session: { id: string; minutes: number }, works: reado
     ],
     minutes: Math.max(1, session.minutes - cleanUpMin),
   }
-  const around = { setUpMin, showMin, cleanUpMin, stages, empty }
+  const begun = Object.fromEntries(works.map((w) => [w.design, stateBefore(w)]))
+  const around = { setUpMin, showMin, cleanUpMin, stages, begun, empty }
   const kept = run.kept && keptPlan(input, run.kept)
   if (kept) return { input, plan: kept, ...around, pinsBroken: false, kept: true }
   const plan = quickRoom(input)

@@ -9,13 +9,15 @@ const rows = [
   ['+ −', 'people'],
   ['Z', 'undo'],
   ['Shift Z', 'redo'],
-  [tr('G, then B P S T K C W'), tr('bench, prints, classes, take-home, clinic, craft, workshops')],
+  [tr('G, then B P S M H T K C W'), tr('bench, prints, classes, room, rehearsal, take-home, clinic, craft, workshops')],
   ['/', tr('find in the craft book')],
   ['P', tr('print: sheets of prints, take-home sheets, the craft book')],
   ['← →', tr('nudge the chosen class by a quarter of an hour; with Shift an hour')],
   ['N A W Del', tr('pictures: next finding, it is fine, white or bare, erase (asks)')],
   ['PgUp PgDn, arrows', tr('prints: the sheet, the picture on it')],
   ['O X', tr('prints: turn, lock')],
+  [tr('arrows, Enter'), tr('room: the stage, the table; opens it')],
+  [tr('Shift ← →, P'), tr('room: pins the stage a minute sooner or later; takes the pin out')],
   ['?', tr('this sheet')],
 ]
 </script>

@@ -27,10 +27,11 @@ const places = computed(() =>
         { name: tr('Bench'), to: `/w/${id.value}/bench/kit`, on: route.name === 'bench' },
         { name: tr('Prints'), to: `/w/${id.value}/prints`, on: route.name === 'prints' },
         { name: tr('Classes'), to: `/w/${id.value}/sessions`, on: route.name === 'sessions' },
+        { name: tr('Room'), to: `/w/${id.value}/room`, on: route.name === 'room' },
+        { name: tr('Rehearsal'), to: `/w/${id.value}/rehearsal`, on: route.name === 'rehearsal' },
         { name: tr('Take-home'), to: `/w/${id.value}/take-home`, on: route.name === 'take-home' },
         { name: tr('Clinic'), to: `/w/${id.value}/clinic`, on: route.name === 'clinic' },
         { name: tr('Craft'), to: `/craft/${props.practice}`, on: false },
-        { name: tr('Workshops'), to: '/', on: false },
       ]
     : [
         { name: tr('Workshops'), to: '/', on: ['workshops', 'new'].includes(String(route.name)) },
@@ -154,7 +155,7 @@ const changeLanguage = () => void chooseLanguage(other.value).catch(() => undefi
 }
 nav {
   display: flex;
-  gap: var(--s-5);
+  gap: 19px;
   margin-inline-start: auto;
   height: 100%;
 }
@@ -176,8 +177,9 @@ nav {
   border-bottom-color: var(--edge);
 }
 .tools {
-  display: flex;
-  gap: var(--s-1);
+  flex-wrap: nowrap;
+  flex: none;
+  gap: 0;
   align-items: center;
 }
 .tool {

@@ -44,6 +44,8 @@ export function bindKeys({ undo, redo, sheet, go, id }: Deeds): () => void {
     'g p': inWorkshop('prints'),
     'g s': inWorkshop('sessions'),
     'g t': inWorkshop('take-home'),
+    'g m': inWorkshop('room'),
+    'g h': inWorkshop('rehearsal'),
     'g c': free(() => go('/craft/tape-film')),
     'g k': free(() => go(id() ? `/w/${id()}/clinic` : '/clinic')),
     '/': free(find),

@@ -67,7 +67,8 @@ const moved = (from: Record<string, string>, to: Record<string, string>, place: 
     .map((x) => x.name.toLowerCase())
     .join(', ')
 
-function fewerRounds(s: Situation): Remedy[] {
+/** The next fewer rounds of a method that has a school of them. */
+export function fewerRounds(s: Situation): Remedy[] {
   const school = s.recipe.schools.find((x) => x.id === 'rounds')
   const fewer = school?.options.filter((o) => o.effects.some((e) => e.kind === 'rounds' && e.rounds < s.resolved.rounds)).at(-1)
   return school && fewer

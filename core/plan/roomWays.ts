@@ -1,0 +1,63 @@
+import { ledId, sprayId } from '#core/sessions'
+import { change, inWorkshop } from '#core/workshop'
+import { planDesign } from './design'
+import { splitChange } from './finders/cure'
+import { fewerRounds } from './finders/loads'
+import { moreHelpers } from './finders/people'
+import { bring, countedIn } from './finders/stations'
+import { remedy } from './finders/ways'
+import type { Plan, PlanInput, Remedy } from './shapes'
+import { situate } from './situation'
+
+/** What could make a class's room quicker, whatever it would save: more of each station, another pair of hands, what could be done at home,
+ *  a round fewer. Each is a change of the workshop; what it saves, the room says when it is planned anew. */
+export function roomWays(input: PlanInput, plan: Pick<Plan, 'loads'>, session: string): Remedy[] {
+  const room = plan.loads.find((l) => l.sessionId === session)?.room
+  if (!room) return []
+  const parts = input.workshop.designs.map((d) => planDesign(situate(input, d)))
+  const { s } = parts[0]!
+  const led =
+    room.input.stations.some((x) => x.id === ledId || x.id === sprayId) || room.input.routes.some((r) => r.stages.some((x) => x.helper))
+  return [
+    ...countedIn(room).map(({ station, have }) => bring(s, station, have, have + station.step)),
+    ...(led ? [moreHelpers(s.workshop, 1)] : []),
+    ...parts.flatMap((p) => lastAtHome(p, session)),
+    ...parts.flatMap((p) => fewerRounds(p.s)),
+  ]
+}
+
+/** The last stretch of a design in a class, from where work may stop, done at home. */
+function lastAtHome({ s, d }: ReturnType<typeof planDesign>, session: string): Remedy[] {
+  const mine = s.resolved.stages.filter((x) => d.split.split[x.id] === session)
+  const stops = mine.map((x, i) => (x.mayStop && i < mine.length - 1 ? i : -1)).filter((i) => i >= 0)
+  const from = stops.at(-1)
+  if (from === undefined) return []
+  const rest = mine.slice(from + 1)
+  const after = s.resolved.stages.slice(s.resolved.stages.indexOf(rest.at(-1)!) + 1)
+  if (!rest.every((x) => x.mayBe.includes('home')) || after.some((x) => d.split.split[x.id] !== 'home')) return []
+  const split = { ...d.split.split, ...Object.fromEntries(rest.map((x) => [x.id, 'home'])) }
+  return [
+    remedy('rest-at-home', splitChange(s, s.setting, { ...d.split, split }), {
+      stage: rest.find((x) => x.attended)?.name ?? rest[0]!.name,
+    }),
+  ]
+}
+
+/** A shift of a class's plan by hand: a stage of somebody, or of everybody at a table, begins at a minute, or when it can again. */
+export const pinChange = (
+  workshop: PlanInput['workshop'],
+  session: string,
+  people: readonly string[],
+  stage: string,
+  atMin: number | null,
+) => {
+  const now = workshop.sessions.find((x) => x.id === session)?.pins ?? {}
+  const pins = { ...now }
+  for (const p of people) {
+    const { [stage]: _was, ...others } = pins[p] ?? {}
+    if (atMin !== null) pins[p] = { ...others, [stage]: atMin }
+    else if (Object.keys(others).length > 0) pins[p] = others
+    else delete pins[p]
+  }
+  return change(workshop, inWorkshop.sessions(session).pins, Object.keys(pins).length > 0 ? pins : null)
+}

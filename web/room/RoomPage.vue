@@ -1,0 +1,378 @@
+<script setup lang="ts">
+import { t as tr } from '#core/language'
+import { computed, ref, shallowRef, watch } from 'vue'
+import { useRoute, useRouter } from 'vue-router'
+import { clockOf } from '#core/house'
+import { pinChange, roomWays, type Remedy } from '#core/plan'
+import { keepPlan } from '#core/room'
+import { queuesOf, runLines, storyOf, type ClassRoom } from '#core/sessions'
+import { addMinutes, sayClock } from '#core/time'
+import { change, inWorkshop } from '#core/workshop'
+import LostPage from '../app/LostPage.vue'
+import { usePageKeys } from '../app/usePageKeys'
+import { useBench } from '../bench/useBench'
+import SegmentChoice from '../ui/SegmentChoice.vue'
+import SourceMark from '../ui/SourceMark.vue'
+import RoomBoard from './RoomBoard.vue'
+import RunList from './RunList.vue'
+import { stationName } from './boardLanes'
+import { useRoom } from './useRoom'
+
+const route = useRoute()
+const router = useRouter()
+const id = computed(() => String(route.params['id']))
+const bench = useBench(id)
+const { workshop, house, say } = bench
+const whole = bench.whole
+const loads = computed(() => whole.value?.loads ?? [])
+const sessionId = computed({
+  get: () => {
+    const asked = String(route.params['session'] ?? '')
+    const next = whole.value?.sessions.find((s) => !s.problems.includes('past') && loads.value.some((l) => l.sessionId === s.id))
+    return loads.value.some((l) => l.sessionId === asked) ? asked : (next?.id ?? loads.value.at(-1)?.sessionId ?? '')
+  },
+  set: (to) => void router.replace({ name: 'room', params: { id: id.value, session: to } }),
+})
+const session = computed(() => whole.value?.sessions.find((s) => s.id === sessionId.value))
+const load = computed(() => loads.value.find((l) => l.sessionId === sessionId.value))
+const choices = computed(() =>
+  loads.value.map((l) => {
+    const s = whole.value!.sessions.find((x) => x.id === l.sessionId)!
+    return { id: l.sessionId, name: `${s.number} ${say.value!.at(s.from).split(',')[0]}` }
+  }),
+)
+const input = computed(() => load.value?.room.input)
+const quick = computed(() => load.value?.room.plan)
+const settled = computed(() => load.value?.room.kept ?? false)
+const { plan, share, problem, stop, finishes } = useRoom(input, quick, settled)
+const room = computed((): ClassRoom | undefined => (load.value && plan.value ? { ...load.value.room, plan: plan.value } : load.value?.room))
+const story = computed(() => room.value && storyOf(room.value))
+const run = computed(() => workshop.value?.sessions.find((s) => s.id === sessionId.value))
+const clock = (min: number) => sayClock(addMinutes(session.value!.from, min), clockOf(house.value!)).replace(/ [ap]m$/, '')
+const people = computed(
+  () => new Map(workshop.value!.group.participants.map((p) => [p.id, p.name ?? whole.value!.seats[p.id] ?? `${p.seat}`])),
+)
+const called = (p: string) => people.value.get(p) ?? tr('a piece')
+const open = ref(new Set<string>())
+watch(sessionId, () => (open.value = new Set()))
+
+const shows = computed(() => {
+  const r = room.value!
+  return [
+    ...(r.setUpMin > 0 ? [{ fromMin: 0, toMin: r.setUpMin, what: tr('set up'), pinned: false }] : []),
+    ...(r.showMin > 0 ? [{ fromMin: r.setUpMin, toMin: r.setUpMin + r.showMin, what: tr('show all'), pinned: false }] : []),
+    ...(run.value?.shows ?? []).map((x) => ({
+      fromMin: x.atMin,
+      toMin: x.atMin + x.minutes,
+      what: x.what || tr('show all'),
+      pinned: true,
+    })),
+  ]
+})
+const lines = computed(() => runLines(room.value!, run.value?.shows))
+const finish = computed(() => plan.value?.finishMin ?? 0)
+const clean = computed(() => finish.value + (room.value?.cleanUpMin ?? 0))
+const free = computed(() => session.value!.minutes - clean.value)
+const lastTable = computed(() => {
+  const rows = story.value!.rows
+  return rows.reduce((a, b) => (b.endMin > a.endMin ? b : a)).table
+})
+const queues = computed(() => queuesOf(room.value!).filter((q) => q.longestMin > 0))
+const waiting = computed(() => plan.value!.waitingMin)
+
+function pin(who: string[], stage: string, atMin: number | null) {
+  const label = atMin === null ? tr('a pin was taken out') : tr('{0} was pinned to {1}', called(who[0]!), clock(atMin))
+  bench.act('pin', label, [pinChange(workshop.value!, sessionId.value, who, stage, atMin)])
+}
+const pins = computed(() => Object.values(run.value?.pins ?? {}).reduce((n, p) => n + Object.keys(p).length, 0))
+
+/** Ways out and when the class is done by each, found one after another beside the page. */
+interface Way {
+  remedy: Remedy
+  finishMin: number
+}
+const ways = shallowRef<Way[]>([])
+watch(
+  () => [input.value && JSON.stringify(input.value), share.value === 1] as const,
+  async ([text, ready]) => {
+    ways.value = []
+    if (!text || !ready || !workshop.value) return
+    const mine = sessionId.value
+    const candidates = roomWays(bench.desk.planInput(id.value)!, whole.value!, mine).flatMap((remedy) => {
+      const other = bench.tried(remedy.changes)?.loads.find((l) => l.sessionId === mine)
+      return other ? [{ remedy, input: other.room.input }] : []
+    })
+    await finishes(
+      candidates.map((c) => c.input),
+      (i, finishMin) => {
+        if (text === JSON.stringify(input.value)) ways.value = [...ways.value, { remedy: candidates[i]!.remedy, finishMin }]
+      },
+    )
+  },
+  { immediate: true },
+)
+const helpful = computed(() => ways.value.filter((w) => w.finishMin < finish.value).sort((a, b) => a.finishMin - b.finishMin))
+const useless = computed(() => ways.value.filter((w) => w.finishMin >= finish.value))
+const take = (r: Remedy) => bench.act('way-out', say.value!.remedy(r).toLowerCase(), r.changes)
+const keep = () =>
+  bench.set(
+    inWorkshop.sessions(sessionId.value).kept,
+    keepPlan(input.value!, plan.value!, 1),
+    tr('the plan of class {0} was kept', session.value!.number),
+  )
+const unpin = () =>
+  bench.act('pin', tr('all pins were taken out'), [change(workshop.value!, inWorkshop.sessions(sessionId.value).pins, null)])
+const forget = () =>
+  bench.act('keep', tr('the kept plan was let go'), [change(workshop.value!, inWorkshop.sessions(sessionId.value).kept, null)])
+
+/** What is shown to everybody in the middle of a class: a block through everything. */
+const showAt = ref('')
+const showWhat = ref('')
+function addShow() {
+  const m = /^(\d{1,2}):(\d{2})$/.exec(showAt.value)
+  if (!m) return
+  const start = sayClock(session.value!.from, 24).split(':').map(Number) as [number, number]
+  const atMin = (Number(m[1]) * 60 + Number(m[2]) - start[0] * 60 - start[1] + 1440) % 1440
+  const now = run.value?.shows ?? []
+  bench.set(
+    inWorkshop.sessions(sessionId.value).shows,
+    [...now, { id: `show-${atMin}-${now.length}`, atMin, minutes: 5, what: showWhat.value.slice(0, 60) }],
+    tr('something is shown to all at {0}', showAt.value),
+  )
+  showAt.value = showWhat.value = ''
+}
+const dropShow = (i: number) => {
+  const left = (run.value?.shows ?? []).filter((_, k) => k !== i)
+  bench.set(inWorkshop.sessions(sessionId.value).shows, left.length ? left : null, tr('what is shown to all was taken out'))
+}
+usePageKeys(
+  Object.fromEntries([1, 2, 3, 4, 5].map((n) => [`${n}`, () => (helpful.value[n - 1] ? take(helpful.value[n - 1]!.remedy) : false)])),
+)
+</script>
+<template>
+  <LostPage v-if="!workshop || !house || !whole || !say" />
+  <main v-else-if="!load || !session || !room || !story" class="roomy">
+    <h1>{{ $t('No class to plan yet') }}</h1>
+    <div class="hollow">{{ $t('Here will be each table’s strip under the minutes of a class, and the stations below.') }}</div>
+    <v-btn :to="`/w/${id}/bench/sessions`" color="primary" variant="flat">{{ $t('Add a class') }}</v-btn>
+  </main>
+  <main v-else class="page">
+    <section class="plan">
+      <div class="head">
+        <h1>{{ $t('{0}, minute by minute', say.at(session.from).split(',')[0]!) }}</h1>
+        <SegmentChoice v-if="choices.length > 1" v-model="sessionId" :options="choices" :label="$t('Class')" hide-label />
+        <p class="small two">
+          {{ $t('Class {0}, {1} to {2}. Open a table and drag a stage to pin it.', session.number, clock(0), clock(session.minutes)) }}
+        </p>
+      </div>
+      <div v-if="room.empty" class="hollow">{{ $t('Nobody is in this class yet: one piece stands in.') }}</div>
+      <RoomBoard
+        v-model:open="open"
+        :rows="story.rows"
+        :stations="story.stations"
+        :shows="shows"
+        :clean-from="finish"
+        :clean-to="clean"
+        :end-min="session.minutes"
+        :clock="clock"
+        :called="called"
+        @pin="pin"
+      />
+      <p class="key small" aria-hidden="true">
+        <i class="k hands" /> {{ $t('hands on it') }} <i class="k alone" /> {{ $t('it dries alone') }} <i class="k waits" />
+        {{ $t('somebody waits') }}
+        <span class="two">{{ $t('a strip is as high as its table has people') }}</span>
+      </p>
+      <RunList
+        :lines="lines"
+        :clock="clock"
+        :called="called"
+        :tables="story.rows"
+        :pdf="`/api/workshops/${id}/sessions/${sessionId}/run.pdf`"
+      />
+    </section>
+    <aside>
+      <h2 class="rule">{{ $t('What holds it up') }}</h2>
+      <p class="small two">{{ $t('Last piece done, table {0}', lastTable) }}</p>
+      <p class="last" aria-live="polite">
+        <b class="poster">{{ clock(finish) }}</b><SourceMark mark="E" />
+        <span v-if="share < 1" class="two"
+          >{{ $t('so far') }} <v-btn size="small" @click="stop">{{ $t('Stop') }}</v-btn></span
+        >
+        <b v-else-if="plan!.finishMin === plan!.lowerBoundMin">{{ $t('No plan can be sooner.') }}</b>
+        <b v-else>{{ $t('No plan can be done before {0}.', clock(plan!.lowerBoundMin)) }}</b>
+      </p>
+      <progress v-if="share < 1" :value="share" max="1" :aria-label="$t('A better plan is looked for')" />
+      <p v-if="problem" class="stop">{{ problem }}</p>
+      <p :class="free >= 0 ? 'ok' : 'stop'">
+        {{
+          free >= 0
+            ? $t('Clean by {0}; {1} free until the room ends at {2}.', clock(clean), say.minutes(free), clock(session.minutes))
+            : $t('Clean by {0}: {1} after the room ends at {2}.', clock(clean), say.minutes(-free), clock(session.minutes))
+        }}
+      </p>
+      <article v-for="q in queues.slice(0, 2)" :key="q.at" class="held">
+        <h3>{{ q.at === 'show' ? $t('While something is shown') : stationName(q.at) }}</h3>
+        <p class="small two">
+          {{
+            q.places === null
+              ? $t('{0} wait at once, up to {1}.', q.most, say.minutes(q.longestMin))
+              : $t('{0} places: {1} wait at once at {2}, up to {3}.', q.places, q.most, clock(q.mostAtMin), say.minutes(q.longestMin))
+          }}
+        </p>
+      </article>
+      <p v-if="waiting > 0" class="small two">
+        {{ $t('{0} of waiting in all, {1} a head.', say.minutes(waiting), say.minutes(Math.round(waiting / story.rows.length))) }}
+      </p>
+      <p v-else class="ok">{{ $t('Nobody waits.') }}</p>
+      <div class="ways">
+        <v-btn v-for="(w, i) in helpful" :key="i" class="way" @click="take(w.remedy)">
+          <b>{{ say.remedy(w.remedy) }}</b>&ensp;<span class="saves">−{{ finish - w.finishMin }} min</span>&ensp;<span class="two">{{
+            $t('done {0}', clock(w.finishMin))
+          }}</span>
+        </v-btn>
+      </div>
+      <p v-if="useless.length" class="small">
+        <b>{{ $t('Would save nothing:') }}</b> {{ useless.map((w) => say!.remedy(w.remedy).toLowerCase()).join(', ') }}.
+      </p>
+      <details>
+        <summary>{{ $t('Show everybody something') }}</summary>
+        <ul v-if="run?.shows?.length" class="bare">
+          <li v-for="(x, i) in run.shows" :key="x.id">
+            {{ clock(x.atMin) }} {{ x.what || $t('show all') }}, {{ $t('{0} min', x.minutes) }}
+            <v-btn size="small" :aria-label="$t('Take out what is shown at {0}', clock(x.atMin))" @click="dropShow(i)">{{
+              $t('Take out')
+            }}</v-btn>
+          </li>
+        </ul>
+        <form class="tools" @submit.prevent="addShow">
+          <label
+            ><span class="label">{{ $t('At') }}</span
+            ><input v-model="showAt" type="time" class="field" required
+          /></label>
+          <label class="wide"
+            ><span class="label">{{ $t('What') }}</span
+            ><input v-model="showWhat" type="text" class="field" maxlength="60"
+          /></label>
+          <v-btn type="submit">{{ $t('Show it') }}</v-btn>
+        </form>
+      </details>
+      <div class="foot">
+        <p v-if="room.kept" class="small">
+          {{ $t('This plan is kept: it is what is printed.') }} <v-btn size="small" @click="forget">{{ $t('Let it go') }}</v-btn>
+        </p>
+        <v-btn v-else :disabled="share < 1 || room.empty" @click="keep">{{ $t('Keep this plan') }}</v-btn>
+        <v-btn v-if="pins" @click="unpin">{{ $t('Take out {0} pins', pins) }}</v-btn>
+        <v-btn color="primary" variant="flat" :to="`/w/${id}/rehearsal/${sessionId}`">{{ $t('Rehearse it') }}</v-btn>
+      </div>
+    </aside>
+  </main>
+</template>
+<style scoped>
+.page {
+  padding: var(--s-2) var(--s-page) var(--s-5);
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) 310px;
+  gap: var(--s-5);
+  align-items: start;
+}
+.head {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: var(--s-2) var(--s-4);
+  margin-bottom: var(--s-2);
+}
+.plan {
+  min-width: 0;
+  display: grid;
+  gap: var(--s-2);
+}
+aside {
+  display: grid;
+  gap: var(--s-2);
+}
+.rule {
+  border-bottom: 1px solid var(--edge);
+  padding-bottom: var(--s-1);
+}
+.last {
+  display: flex;
+  align-items: center;
+  gap: var(--s-2);
+  line-height: 1.15;
+}
+.poster {
+  font: 780 var(--t-poster) / 1 var(--f-head);
+}
+progress {
+  width: 100%;
+  accent-color: var(--ink);
+}
+.held {
+  border-inline-start: 5px solid var(--watch);
+  padding-inline-start: var(--s-3);
+}
+.held h3 {
+  font-size: var(--t-text);
+}
+.ways {
+  display: grid;
+  gap: var(--s-1);
+}
+.way {
+  justify-content: start;
+  height: auto !important;
+  min-height: 44px;
+}
+.way :deep(.v-btn__content) {
+  white-space: normal;
+  text-align: start;
+}
+.saves {
+  color: var(--ink);
+  font-weight: 700;
+}
+.foot {
+  display: grid;
+  gap: var(--s-2);
+}
+summary {
+  min-height: 44px;
+  display: flex;
+  align-items: center;
+  cursor: pointer;
+  font-weight: 600;
+}
+.wide {
+  flex: 1;
+  min-width: 120px;
+}
+.k {
+  display: inline-block;
+  width: 26px;
+  height: 14px;
+  vertical-align: -2px;
+  margin-inline-start: var(--s-3);
+}
+.k.hands {
+  background: var(--ink);
+}
+.k.alone {
+  border-bottom: 3px solid var(--edge);
+}
+.k.waits {
+  background: repeating-linear-gradient(135deg, var(--watch) 0 2px, var(--watch-wash) 2px 6px);
+}
+.key {
+  display: flex;
+  gap: var(--s-1);
+  flex-wrap: wrap;
+  align-items: center;
+}
+@media (max-width: 900px) {
+  .page {
+    grid-template-columns: minmax(0, 1fr);
+  }
+}
+</style>

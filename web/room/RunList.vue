@@ -1,0 +1,51 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { tablesOf, type Row, type RunLine } from '#core/sessions'
+import { stationName } from './boardLanes'
+
+/** The run sheet: what begins when, for which tables. */
+const props = defineProps<{
+  lines: readonly RunLine[]
+  clock: (min: number) => string
+  called: (person: string) => string
+  tables: readonly Row[]
+  pdf: string
+}>()
+const said = computed(() => props.lines.map((l) => ({ ...l, who: tablesOf(l.people, props.tables, props.called) })))
+const words: Record<string, string> = { 'set-up': 'Set up', show: 'Show everybody', 'clean-up': 'Clean up' }
+</script>
+<template>
+  <details class="run">
+    <summary>{{ $t('Run sheet: who begins what, when') }}</summary>
+    <v-btn :href="pdf" target="_blank" size="small">{{ $t('Print it, one page') }}</v-btn>
+    <ol class="bare">
+      <li v-for="(l, i) in said" :key="i" :class="{ alone: l.alone }">
+        <b>{{ clock(l.atMin) }}</b>
+        <span class="who">{{ l.forAll ? $t('everybody') : l.who }}</span>
+        <span
+          >{{ $t(words[l.name] ?? l.name) }}, {{ $t('{0} min', l.minutes)
+          }}<template v-if="l.station">, {{ stationName(l.station).toLowerCase() }}</template></span
+        >
+      </li>
+    </ol>
+  </details>
+</template>
+<style scoped>
+summary {
+  min-height: 44px;
+  display: flex;
+  align-items: center;
+  cursor: pointer;
+  font-weight: 600;
+}
+li {
+  display: grid;
+  grid-template-columns: 56px minmax(90px, 0.5fr) 1fr;
+  gap: var(--s-3);
+  border-top: 1px solid var(--rule);
+  padding: var(--s-1) 0;
+}
+.alone {
+  color: var(--text-2);
+}
+</style>

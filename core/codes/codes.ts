@@ -185,6 +185,7 @@ export interface RemedyValues {
   'believe-shorter': { option: string }
   'finish-at-home': { state: PieceState }
   'prepare-ahead': { stages: string }
+  'stagger-tables': { minutes: number }
   'rest-at-home': { stage: string }
   'fewer-rounds': { rounds: string }
   'longer-session': { minutes: number }

@@ -59,7 +59,7 @@ const plots: Plot[] = [
     id: 'moths-of-the-marsh', house: library, title: 'Moths of the marsh', drawing: 'moth', tables: 5, helpers: 1, made: -12, stations: { basin: 8, 'seal table': 6 },
     names: ['Edda', 'Rune', 'Anton', 'Calla', 'Dov', 'Mira', 'Beck', 'Finn', 'Hanne', 'Inge', 'Joss', 'Lior', 'Marlo', 'Odalys', 'Petra', 'Suri', 'Tobias', 'Wren'],
     design: { kind: 'plaque', material: 'plywood', width: inches(7, '7 in'), height: inches(5, '5 in'), recipe: { id: 'medium-transfer', version: 1 }, choices: { ground: 'white' }, pictures: 'house', lettering: false, mirrored: null },
-    sessions: [[-1, '17:45', '20:00'], [1, '10:00', '13:00']], done: ['order', 'paint', 'print', 'sand', 'trim', 'sample-cured', 'sample-finished', 'sample-hazy', 'sample-pressed', 'pack-moths-of-the-marsh-1', 'set-up-moths-of-the-marsh-1'],
+    sessions: [[-1, '17:45', '20:00'], [1, '10:00', '12:45']], done: ['order', 'paint', 'print', 'sand', 'trim', 'sample-cured', 'sample-finished', 'sample-hazy', 'sample-pressed', 'pack-moths-of-the-marsh-1', 'set-up-moths-of-the-marsh-1'],
   },
   {
     id: 'lighthouse-blocks', house: club, title: 'Lighthouse blocks', drawing: 'lighthouse', tables: 4, helpers: 2, made: -2,
@@ -133,7 +133,7 @@ function workshopOf(p: Plot, today: string): Workshop {
     designs: [{ id: `${p.id}-d1`, ...p.design }, ...(p.second ? [{ id: `${p.id}-d2`, ...p.second }] : [])],
     ...(p.held && { held: p.held }),
     sessions,
-    choices: { spares: p.id === 'moths-of-the-marsh' ? 3 : null, samples: null, confidence: 0.9, share: {}, split: {}, ...(p.stations && { stations: p.stations }) },
+    choices: { spares: p.id === 'moths-of-the-marsh' ? 3 : null, samples: null, confidence: 0.9, share: {}, split: {}, ...(p.stations && { stations: p.stations, wish: 95 }) },
     pieces: pieces(p, participants, sessions, at),
     ...(shown.length && { pictures: shown.map((x) => x.picture) }),
     errandsDone: p.done ?? [],

@@ -5,6 +5,9 @@ import { figure, type Figure } from '#core/reasons'
 export const practiceFigures = {
   'set-up': figure(30, 'min', 'E'),
   'clean-up': figure(20, 'min', 'E'),
+  /** Of ten planned minutes of handwork the quickest hands take so many, the slowest so many. */
+  'hands.quick': figure(8, 'min', 'E'),
+  'hands.slow': figure(18, 'min', 'E'),
   'film.light': figure(120, 'um', 'E'),
   'film.moderate': figure(150, 'um', 'E'),
   'film.generous': figure(300, 'um', 'E'),

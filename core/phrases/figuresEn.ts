@@ -5,6 +5,8 @@ import { extras, pieceKinds, recipes as practice, type Recipe } from '#core/reci
 const general: Record<string, string> = {
   'set-up': 'Set-up, with the group',
   'clean-up': 'Clean-up, with the group',
+  'hands.quick': 'Of ten planned minutes the quickest hands take',
+  'hands.slow': 'Of ten planned minutes the slowest hands take',
   'film.light': 'Wet film of a light coat',
   'film.moderate': 'Wet film of a moderate coat',
   'film.generous': 'Wet film of a generous coat',

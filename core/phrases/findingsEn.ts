@@ -119,6 +119,7 @@ export const remedyLines: Lines['remedies'] = {
   'finish-at-home': (v) => `Finish at home, from ${stateWord(v.state as PieceState).toLowerCase()}`,
   'prepare-ahead': (v) =>
     v.stages ? `${String(v.stages)[0]!.toUpperCase()}${String(v.stages).slice(1)} ahead` : 'Spread the work over the classes',
+  'stagger-tables': (v) => `Tables begin ${v.minutes} min apart`,
   'rest-at-home': (v) => `From ${String(v.stage).toLowerCase()} at home`,
   'fewer-rounds': (v) => s(v.rounds, 'round'),
   'longer-session': (v, say) => `${say.minutes(v.minutes)} longer`,

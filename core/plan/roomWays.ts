@@ -1,5 +1,5 @@
 import { ledId, sprayId } from '#core/sessions'
-import { change, inWorkshop } from '#core/workshop'
+import { change, inWorkshop, moveSession } from '#core/workshop'
 import { planDesign } from './design'
 import { splitChange } from './finders/cure'
 import { fewerRounds } from './finders/loads'
@@ -23,6 +23,21 @@ export function roomWays(input: PlanInput, plan: Pick<Plan, 'loads'>, session: s
     ...(led ? [moreHelpers(s.workshop, 1)] : []),
     ...parts.flatMap((p) => lastAtHome(p, session)),
     ...parts.flatMap((p) => fewerRounds(p.s)),
+  ]
+}
+
+/** What a rehearsal tries: the same, ten or twenty minutes more, tables that begin one after another; what costs nothing first. */
+export function rehearsalWays(input: PlanInput, plan: Pick<Plan, 'loads' | 'sessions'>, session: string): Remedy[] {
+  const placed = plan.sessions.find((x) => x.id === session)
+  const stored = input.workshop.sessions.find((x) => x.id === session)
+  if (!placed || !stored) return []
+  const tables = new Set(plan.loads.find((l) => l.sessionId === session)?.room.input.pieces.map((p) => p.table))
+  return [
+    ...[10, 20].map((more) => remedy('longer-session', moveSession(stored, placed.from, placed.minutes + more), { minutes: more })),
+    ...(tables.size > 1 && !stored.stagger
+      ? [remedy('stagger-tables', [change(input.workshop, inWorkshop.sessions(session).stagger, 3)], { minutes: 3 })]
+      : []),
+    ...roomWays(input, plan, session),
   ]
 }
 

@@ -31,6 +31,8 @@ const shape = v.object({
       v.record(v.string(), v.union([v.literal('fixed'), spread], 'not a spread | Say "fixed" or give leastMin, usualMin and mostMin.')),
     ),
   ),
+  /** What one person's hands take of the minutes drawn for attended stages, drawn once a run for each: shares of the usual. */
+  hands: v.optional(v.object({ least: between(0.1, 1), usual: between(0.1, 10), most: between(1, 10) })),
   runs: whole(1, rehearsalLimits.runs),
   wishPct: between(0, 100),
   changes: v.optional(
@@ -42,6 +44,8 @@ type Shape = v.InferOutput<typeof shape>
 function wrong(r: Shape): Misfit | undefined {
   const room = misfit(r)
   if (room) return room
+  if (r.hands && (r.hands.usual < r.hands.least || r.hands.most < r.hands.usual))
+    return { path: ['hands', 'usual'], message: 'not between least and most | Give least, usual and most in that order.' }
   for (const [id, stages] of Object.entries(r.times ?? {})) {
     const route = r.routes.find((x) => x.id === id)
     if (!route) return { path: ['times', id], message: `no route is called "${id}" | Name one that is there.` }

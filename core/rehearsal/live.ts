@@ -78,6 +78,11 @@ export class Life {
     return lived
   }
 
+  /** Each stage of the last run: its queue (-1 for none), when it could have begun, did, and was over. */
+  eachStage(tell: (queue: number, ready: number, began: number, ended: number) => void): void {
+    for (let o = 0; o < this.t.ops; o++) tell(this.queueOf[o]!, this.ready[o]!, this.began[o]!, this.ended[o]!)
+  }
+
   private happen(e: number, now: number): void {
     const { t } = this
     if (e < 0) return

@@ -58,7 +58,7 @@ export function rehearse(input: RehearsalInput, { seed = 1 }: { seed?: number } 
   }
 }
 
-const withoutPins = (input: RoomInput): RoomInput => ({ ...input, pieces: input.pieces.map(({ pins: _pins, ...p }) => p) })
+export const withoutPins = (input: RoomInput): RoomInput => ({ ...input, pieces: input.pieces.map(({ pins: _pins, ...p }) => p) })
 
 /** One more place at each station in order, one more adult, ten minutes more. */
 const usualChanges = (input: RehearsalInput): RoomChange[] => [
@@ -75,7 +75,8 @@ function changed(t: Task, input: RehearsalInput, c: RoomChange): Task {
 }
 
 /** Fills in a run's minutes, stage by stage: the same for a seed and a run, whatever was changed in the room. */
-function drawsOf(input: RehearsalInput, t: Task, seed: number): (run: number, into: Float64Array) => void {
+export function drawsOf(input: RehearsalInput, t: Task, seed: number): (run: number, into: Float64Array) => void {
+  const { hands } = input
   const spread = input.pieces.flatMap((p) => {
     const route = input.routes.find((r) => r.id === p.route)!
     return route.stages.map((s) => {
@@ -89,6 +90,11 @@ function drawsOf(input: RehearsalInput, t: Task, seed: number): (run: number, in
     for (let o = 0; o < t.ops; o++) {
       const x = spread[o]
       into[o] = x ? triangular(random(), x.least, x.usual, x.most) * x.own : t.dur[o]!
+    }
+    if (!hands) return
+    for (let p = 0; p < t.pieces; p++) {
+      const pace = triangular(random(), hands.least, hands.usual, hands.most)
+      for (let o = t.first[p]!; o < t.first[p + 1]!; o++) if (t.attended[o]) into[o]! *= pace
     }
   }
 }

@@ -235,6 +235,7 @@ const remedies: Lines['remedies'] = {
   'believe-shorter': (v) => `Fiarse de ${v.option}`,
   'finish-at-home': (v) => `Terminar en casa, desde ${low(stateWord(v.state as PieceState))}`,
   'prepare-ahead': (v) => (v.stages ? `Hacer antes: ${v.stages}` : 'Repartir el trabajo entre las clases'),
+  'stagger-tables': (v) => `Las mesas empiezan con ${v.minutes} min entre ellas`,
   'rest-at-home': (v) => `Desde ${low(v.stage)}, en casa`,
   'fewer-rounds': (v) => n(v.rounds, 'ronda'),
   'longer-session': (v, say) => `${say.minutes(v.minutes)} más larga`,

@@ -4,7 +4,7 @@ import type { Workshop } from './workshop'
  *  absence or kit, no date, nothing that was laid, no picture and no print put in its place. `fresh` makes ids. */
 export function copyOf(w: Workshop, to: { title: string; houseId: string; at: string }, fresh: () => string): Workshop {
   const designs = new Map(w.designs.map((d) => [d.id, fresh()]))
-  const { spares, samples, confidence, share, allow, paper, tile, copies, standIn, stations } = w.choices
+  const { spares, samples, confidence, share, allow, paper, tile, copies, standIn, stations, wish } = w.choices
   return {
     id: fresh(),
     houseId: to.houseId,
@@ -42,6 +42,7 @@ export function copyOf(w: Workshop, to: { title: string; houseId: string; at: st
       ...(copies !== undefined && { copies }),
       ...(standIn !== undefined && { standIn }),
       ...(stations && { stations }),
+      ...(wish !== undefined && { wish }),
     },
     pieces: [],
     errandsDone: [],

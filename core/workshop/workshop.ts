@@ -239,6 +239,8 @@ export const workshopShape = v.pipe(
       copies: v.optional(count(1, 9)),
       /** House pictures stand in for own ones that are not in. */
       standIn: v.optional(v.boolean()),
+      /** Of a hundred such classes so many are to end in time; left out, ninety. */
+      wish: v.optional(count(50, 99)),
       /** Places at hand in the room by station (basin, heat tool); what is left out is not known and not judged. */
       stations: v.optional(v.record(v.pipe(v.string(), v.maxLength(40)), count(0, 60))),
     }),

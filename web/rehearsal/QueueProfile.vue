@@ -1,0 +1,122 @@
+<script setup lang="ts">
+import { useElementSize } from '@vueuse/core'
+import { computed, ref } from 'vue'
+import type { Profile } from '#core/rehearsal'
+
+/** One station over time: at work solid, waiting as usual hatched, waiting in one of ten dashed. */
+const props = defineProps<{ name: string; profile: Profile; binMin: number; lastMin: number; clock: (min: number) => string }>()
+const box = ref<HTMLElement>()
+const { width } = useElementSize(box, { width: 560, height: 0 })
+const side = 104
+const high = 62
+const bins = computed(() => Math.min(props.profile.work.length, Math.ceil(props.lastMin / props.binMin)))
+const most = computed(() =>
+  Math.max(1, props.profile.places, ...props.profile.work.map((w, i) => w + Math.max(props.profile.wait[i]!, props.profile.waitP90[i]!))),
+)
+const each = computed(() => (high - 8) / most.value)
+const x = (bin: number) => side + (bin * props.binMin * (width.value - side)) / props.lastMin
+const y = (n: number) => high - n * each.value
+/** A stepped outline over the bins. */
+function steps(level: (b: number) => number, base: (b: number) => number): string {
+  const up = Array.from({ length: bins.value }, (_, b) => `L${x(b)} ${y(level(b))}H${x(b + 1)}`).join('')
+  const back = Array.from({ length: bins.value }, (_, i) => bins.value - 1 - i)
+    .map((b) => `L${x(b + 1)} ${y(base(b))}H${x(b)}`)
+    .join('')
+  return `M${x(0)} ${y(base(0))}${up}${back}Z`
+}
+const p = computed(() => props.profile)
+const work = (b: number) => p.value.work[b]!
+const wait = (b: number) => work(b) + p.value.wait[b]!
+const ten = (b: number) => work(b) + p.value.waitP90[b]!
+const peak = computed(() => p.value.wait.indexOf(Math.max(...p.value.wait)))
+const waits = computed(() => Math.round(Math.max(...p.value.wait)))
+const quiet = computed(() => p.value.longestWaitP50 < 1.5)
+</script>
+<template>
+  <div ref="box" class="lane">
+    <svg
+      :width="width"
+      :height="high + 4"
+      role="img"
+      :aria-label="
+        quiet
+          ? $t('{0}: no queue.', name)
+          : $t(
+              '{0}: {1} wait at {2}, up to {3} min; in one of ten up to {4} min.',
+              name,
+              waits,
+              clock(peak * binMin),
+              Math.round(profile.longestWaitP50),
+              Math.round(profile.longestWaitP90),
+            )
+      "
+    >
+      <path :d="`M${side} ${y(profile.places)}H${width}`" class="places" />
+      <path :d="steps(ten, work)" class="ten" />
+      <path :d="steps(wait, work)" class="wait" />
+      <path :d="steps(work, () => 0)" class="work" />
+      <path :d="`M0 ${high}H${width}`" class="line" />
+      <text v-if="quiet" :x="side + 12" y="18" class="calm">{{ $t('no queue: hands differ') }}</text>
+      <template v-else>
+        <text :x="Math.min(width - 230, x(peak) + 40)" y="14" class="said">
+          {{ $t('{0} wait at {1}, up to {2} min', Math.max(1, waits), clock(peak * binMin), Math.round(profile.longestWaitP50)) }}
+        </text>
+        <text :x="Math.min(width - 230, x(peak) + 40)" y="31" class="calm">
+          {{ $t('{0} min in one of ten', Math.round(profile.longestWaitP90)) }}
+        </text>
+      </template>
+    </svg>
+    <div class="name">
+      <b>{{ name }}</b
+      ><span class="two small">{{ $t('{0} places', profile.places) }}</span>
+    </div>
+  </div>
+</template>
+<style scoped>
+.lane {
+  position: relative;
+  margin-top: var(--s-2);
+  min-width: 0;
+}
+svg {
+  display: block;
+  font: 600 var(--t-label) var(--f-text);
+}
+.places {
+  stroke: var(--edge);
+  stroke-dasharray: 4 3;
+}
+.ten {
+  fill: none;
+  stroke: var(--watch);
+  stroke-width: 1.3;
+  stroke-dasharray: 3 3;
+}
+.wait {
+  fill: var(--watch-wash);
+  stroke: var(--watch);
+  stroke-width: 1.5;
+}
+.work {
+  fill: var(--text-2);
+}
+.line {
+  stroke: var(--text);
+  stroke-width: 1.5;
+}
+.said {
+  fill: var(--watch);
+  font-weight: 700;
+}
+.calm {
+  fill: var(--text-2);
+}
+.name {
+  position: absolute;
+  bottom: 8px;
+  inset-inline-start: 0;
+  width: 100px;
+  line-height: 1.1;
+  display: grid;
+}
+</style>

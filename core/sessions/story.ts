@@ -1,5 +1,6 @@
 import type { PieceState } from '#core/recipe'
 import type { ClassRoom } from './classRoom'
+import { grouped } from './grouped'
 import { queuesOf, type Queue } from './queues'
 
 /** What somebody's piece is at, minute by minute from the class's start: in hands, drying alone, or waiting. */
@@ -169,7 +170,7 @@ export function tablesOf(
   called: (person: string) => string,
 ): string {
   const here = new Set(people)
-  return [...Map.groupBy(rows, (r) => r.table)]
+  return [...grouped(rows, (r) => r.table)]
     .flatMap(([table, all]) => {
       const mine = all.filter((r) => here.has(r.person))
       return mine.length === 0 ? [] : mine.length === all.length ? [table] : mine.map((r) => called(r.person))

@@ -3,7 +3,19 @@ import * as v from 'valibot'
 import { planFormat, writeWorkshop } from '#core/exchange'
 import type { House } from '#core/house'
 import { inLanguage, languages, t, teach, type Language } from '#core/language'
-import { beforeMarkdown, beforeText, inBoth, sayPlan, seatOf, sheetMarkdown, sheetText } from '#core/phrases'
+import {
+  beforeMarkdown,
+  beforeText,
+  inBoth,
+  runMarkdown,
+  runText,
+  sayPlan,
+  seatOf,
+  sheetMarkdown,
+  sheetText,
+  tableLetters,
+  type RunText,
+} from '#core/phrases'
 import { readInput } from '#core/reasons'
 import { spanish } from '#core/spanish'
 import type { Clock } from '../clock'
@@ -11,6 +23,7 @@ import { planOfDesk, type Planned } from '../desk/planning'
 import { NotFound } from '../errors'
 import { beforePdf } from './beforePdf'
 import { calendarOf } from './calendar'
+import { runPdf } from './runPdf'
 import { sheetsPdf } from './sheetPdf'
 import { kitCsv, rosterCsv } from './tables'
 
@@ -19,6 +32,9 @@ const options = v.object({
   paper: v.optional(v.picklist(['letter', 'a4'], 'not a paper | Say letter or a4.')),
   black: v.optional(v.picklist(['0', '1']), '0'),
   who: v.optional(v.string()),
+  /** A class by its id, and tables by their letters with commas between. */
+  session: v.optional(v.string()),
+  tables: v.optional(v.string()),
   /** One language, or two with a comma between for both on one sheet; left out, the house's. */
   language: v.optional(
     v.pipe(
@@ -68,6 +84,16 @@ const makers = {
     const body = await inLanguage(spoken(house, asked)[0]!, () => beforePdf(beforeText(plan, workshop, house), asked.paper ?? house.paper))
     return { type: 'application/pdf', name: `${workshop.id}-before.pdf`, body }
   },
+  'run.md': (p, query) => ({
+    type: 'text/markdown',
+    name: `${p.workshop.id}-run.md`,
+    body: inLanguage(spoken(p.house, readInput(options, query))[0]!, () => runSheets(p, query).map(runMarkdown).join('\n---\n\n')),
+  }),
+  'run.pdf': async (p, query) => {
+    const asked = readInput(options, query)
+    const body = await inLanguage(spoken(p.house, asked)[0]!, () => runPdf(runSheets(p, query), asked.paper ?? p.house.paper))
+    return { type: 'application/pdf', name: `${p.workshop.id}-run.pdf`, body }
+  },
   'take-home.md': (p, query) => ({
     type: 'text/markdown',
     name: `${p.workshop.id}-take-home.md`,
@@ -98,6 +124,22 @@ export interface PaperAsked {
 export async function makePaper(pool: pg.Pool, clock: Clock, { which, id, query }: PaperAsked): Promise<Paper> {
   const make: (p: Planned, query: unknown) => Paper | Promise<Paper> = makers[which]
   return make(await planOfDesk(pool, clock, id), query)
+}
+
+/** The run sheet of a class (the next one unless said) for the room; `tables=each` for a page for each table, or for the tables named. */
+function runSheets({ plan, workshop, house }: Planned, query: unknown): RunText[] {
+  const asked = readInput(options, query)
+  const next = plan.sessions.find((s) => !s.problems.includes('past') && plan.loads.some((l) => l.sessionId === s.id))
+  const session = asked.session ?? next?.id ?? plan.loads.at(-1)?.sessionId ?? ''
+  const groups =
+    asked.tables === undefined
+      ? [undefined]
+      : asked.tables === 'each'
+        ? tableLetters(plan, session).map((t) => [t])
+        : [asked.tables.split(',')]
+  const texts = groups.flatMap((g) => runText(plan, workshop, house, session, g) ?? [])
+  if (texts.length === 0) throw new NotFound('There is no such class, or nothing is done in it.')
+  return texts
 }
 
 function sheets({ plan, workshop, house }: Planned, query: unknown) {

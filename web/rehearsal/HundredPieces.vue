@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { useElementSize } from '@vueuse/core'
 import { computed, ref } from 'vue'
+import { grouped } from '#core/sessions'
 
 /** A hundred such classes, each a piece on a board at the minute when the room is clean: discs in time, ringed hexagons late. */
 const props = defineProps<{
@@ -22,7 +23,7 @@ const x = (min: number) => 10 + (min - from.value) * scale.value
 /** So many minutes share a pile that pieces never overlap; the room's end lies between two piles. */
 const pile = computed(() => [1, 2, 5, 10, 15, 20, 30, 60].find((m) => m * scale.value >= size + 1) ?? 120)
 const piles = computed(() => {
-  const by = Map.groupBy(props.hundred, (m) => Math.floor((m - props.endMin - 1e-6) / pile.value))
+  const by = grouped(props.hundred, (m) => Math.floor((m - props.endMin - 1e-6) / pile.value))
   return [...by].map(([k, all]) => ({ x: x(props.endMin + (k + 0.5) * pile.value), n: all.length, late: k >= 0 }))
 })
 const most = computed(() => Math.max(6, ...piles.value.map((p) => p.n)))

@@ -188,7 +188,7 @@ usePageKeys(
         :clock="clock"
         :called="called"
         :tables="story.rows"
-        :pdf="`/api/workshops/${id}/sessions/${sessionId}/run.pdf`"
+        :pdf="`/api/workshops/${id}/run.pdf?session=${sessionId}`"
       />
     </section>
     <aside>

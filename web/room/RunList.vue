@@ -17,7 +17,10 @@ const words: Record<string, string> = { 'set-up': 'Set up', show: 'Show everybod
 <template>
   <details class="run">
     <summary>{{ $t('Run sheet: who begins what, when') }}</summary>
-    <v-btn :href="pdf" target="_blank" size="small">{{ $t('Print it, one page') }}</v-btn>
+    <div class="inline">
+      <v-btn :href="pdf" target="_blank">{{ $t('Print it, one page') }}</v-btn>
+      <v-btn :href="`${pdf}&tables=each`" target="_blank">{{ $t('A page for each table') }}</v-btn>
+    </div>
     <ol class="bare">
       <li v-for="(l, i) in said" :key="i" :class="{ alone: l.alone }">
         <b>{{ clock(l.atMin) }}</b>

@@ -1,6 +1,6 @@
 import { t as tr } from '#core/language'
 import { roomStations } from '#core/recipe'
-import type { Row, Span, Station } from '#core/sessions'
+import { grouped, type Row, type Span, type Station } from '#core/sessions'
 
 /** A table on the board: its people's rows one under another, between these pixels. */
 export interface TableLane {
@@ -32,7 +32,7 @@ export function lanesOf(
 ): { tables: TableLane[]; stations: StationLane[]; height: number } {
   const each = personPx(rows.length)
   let top = 0
-  const tables = [...Map.groupBy(rows, (r) => r.table)].map(([table, all]): TableLane => {
+  const tables = [...grouped(rows, (r) => r.table)].map(([table, all]): TableLane => {
     const isOpen = open.has(table)
     const high = isOpen ? openPx : each
     const lane = {
@@ -59,7 +59,7 @@ export function lanesOf(
 
 /** What most of a table does at the same time, once for each stage and wait. */
 function chipsOf(rows: readonly Row[]): TableLane['chips'] {
-  const kinds = Map.groupBy(
+  const kinds = grouped(
     rows.flatMap((r) => r.spans),
     (s) => `${s.kind} ${s.stage} ${s.fromMin} ${s.toMin}`,
   )

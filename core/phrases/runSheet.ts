@@ -1,0 +1,88 @@
+import { clockOf, type House } from '#core/house'
+import { t } from '#core/language'
+import { stopsOf, type Plan } from '#core/plan'
+import { cautions } from '#core/recipe'
+import { runLines, storyOf, tablesOf } from '#core/sessions'
+import { addMinutes, sayClock, sayDay } from '#core/time'
+import type { Workshop } from '#core/workshop'
+import { phrases } from './phrases'
+
+/** A class's run sheet: what begins when, for which tables, with how to know that it is right. */
+export interface RunText {
+  title: string
+  about: string
+  /** A plan that does not hold says so here. */
+  doubt: string
+  lines: { at: string; who: string; what: string; know: string; forAll: boolean; alone: boolean }[]
+  cautions: string[]
+}
+
+/** What is called how in a room's minutes: its own words, or those of set-up, showing and clean-up. */
+const own: Record<string, string> = { 'set-up': 'Set up', show: 'Show everybody', 'clean-up': 'Clean up' }
+
+/** The run sheet of a class by its room's plan, for everybody or for some tables; undefined where nothing is done in it. */
+export function runText(plan: Plan, workshop: Workshop, house: House, session: string, tables?: readonly string[]): RunText | undefined {
+  const load = plan.loads.find((l) => l.sessionId === session)
+  const placed = plan.sessions.find((s) => s.id === session)
+  if (!load || !placed) return undefined
+  const clock = clockOf(house)
+  const say = phrases(house, plan.now)
+  const at = (min: number) => sayClock(addMinutes(placed.from, min), clock).replace(/ [ap]m$/, '')
+  const names = new Map(workshop.group.participants.map((p) => [p.id, p.name ?? plan.seats[p.id] ?? String(p.seat)]))
+  const called = (p: string) => names.get(p) ?? t('a piece')
+  const { rows } = storyOf(load.room)
+  const mine = tables ? rows.filter((r) => tables.includes(r.table)) : rows
+  const here = new Set(mine.map((r) => r.person))
+  const stop = stopsOf(plan).find((f) => f.decision === 'sessions' || f.decision === 'room')
+  const shows = workshop.sessions.find((s) => s.id === session)?.shows
+  // How to know that it is right is said where a stage is first begun.
+  const told = new Set<string>()
+  const lines = runLines(load.room, shows).flatMap((l) => {
+    const people = l.people.filter((p) => here.has(p))
+    if (people.length === 0 && !l.forAll) return []
+    const stage = load.room.stages[l.stage]?.stage
+    const first = !told.has(l.stage)
+    told.add(l.stage)
+    return [
+      {
+        at: at(l.atMin),
+        who: l.forAll ? t('everybody') : tablesOf(people, mine, called),
+        what: `${t(own[l.name] ?? l.name)}, ${say.minutes(l.minutes)}`,
+        know: stage && !l.alone && first ? t(stage.pass) : '',
+        forAll: l.forAll === true,
+        alone: l.alone === true,
+      },
+    ]
+  })
+  const hands = [...new Set(Object.values(load.room.stages).flatMap((x) => x.stage.cautions))]
+  return {
+    title: t('{0}, class {1}', workshop.title, placed.number),
+    about: [
+      t('{0}, {1} to {2}', sayDay(placed.from), sayClock(placed.from, clock), sayClock(placed.to, clock)),
+      ...(placed.room ? [placed.room] : []),
+      ...(tables ? [t('for {0}', tables.join(', '))] : []),
+      t('clean by {0}', at(load.neededMin)),
+    ].join(' · '),
+    doubt: stop ? t('This plan does not hold yet: {0}.', say.finding(stop).title) : '',
+    lines,
+    cautions: hands.map((c) => `${t(cautions[c].where)}: ${t(cautions[c].text)}`),
+  }
+}
+
+/** The tables of a workshop, by their letters. */
+export const tableLetters = (plan: Plan, session: string): string[] => [
+  ...new Set(plan.loads.find((l) => l.sessionId === session)?.room.input.pieces.map((p) => p.table) ?? []),
+]
+
+/** The same as Markdown. */
+export const runMarkdown = (r: RunText): string =>
+  [
+    `# ${r.title}`,
+    '',
+    r.about,
+    ...(r.doubt ? ['', `**${r.doubt}**`] : []),
+    '',
+    ...r.lines.map((l) => `- **${l.at}** ${l.who}: ${l.what}${l.know ? `. ${l.know}` : ''}`),
+    ...(r.cautions.length ? ['', ...r.cautions.map((c) => `> ${c}`)] : []),
+    '',
+  ].join('\n')

@@ -133,6 +133,9 @@ export interface FindingValues extends SuitValues, OfPictures, Late {
   'wait-broken': { after: string; before: string }
   'adults-short': { short: number; needed: number }
   'too-young': { hazard: Hazard; stage: string; ages: string }
+  'room-taken': InClass & { room: string; title: string; at: string; to: string }
+  'room-wanted': InClass & { room: string; title: string; at: string; to: string }
+  'shelf-shared': { places: number; capacity: number; short: number; titles: string; at: string }
   'shelf-short': { places: number; capacity: number; short: number }
   'whole-pack': { ml: number; noun: string; size: number; what: string }
   'misses-laying': { who: string; count: number }
@@ -182,6 +185,9 @@ export interface RemedyValues {
   'other-hour': Nothing
   'move-session-ready': InClass & { at: string }
   'move-session-risky': InClass & { at: string }
+  'move-session-free': InClass & { at: string }
+  'move-all': { at: string }
+  'other-room': { room: string }
   'believe-shorter': { option: string }
   'finish-at-home': { state: PieceState }
   'prepare-ahead': { stages: string }

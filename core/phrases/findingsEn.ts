@@ -79,6 +79,15 @@ export const findingLines: Lines['findings'] = {
     )
     return said(`${ages} at the ${v.hazard}`, `${v.stage} is not for them, not even with an adult beside.`)
   },
+  'room-taken': (v, say) =>
+    said(`${v.room} is taken for class ${v.session}`, `“${v.title}” has it from ${say.at(v.at)} to ${say.at(v.to)}: it was planned first.`),
+  'room-wanted': (v, say) =>
+    said(`“${v.title}” wants ${v.room} at the time of class ${v.session}`, `From ${say.at(v.at)}. You were first and have it.`),
+  'shelf-shared': (v, say) =>
+    said(
+      `The shelf is ${s(v.short, 'place')} short`,
+      `From ${say.at(v.at)} ${v.places} pieces lie on ${v.capacity} places, with those of ${v.titles}.`,
+    ),
   'shelf-short': (v) => said(`The shelf is ${s(v.short, 'place')} short`, `${v.places} pieces, ${v.capacity} places.`),
   'whole-pack': (v, say) =>
     said(`A whole ${v.noun} for ${say.volume(Number(v.ml))}`, `${v.what}: a ${v.noun} holds ${say.volume(Number(v.size))}.`),
@@ -115,6 +124,9 @@ export const remedyLines: Lines['remedies'] = {
   'other-hour': () => 'Take the other hour',
   'move-session-ready': (v, say) => `Move class ${v.session} to ${say.at(v.at)}`,
   'move-session-risky': (v, say) => `Move class ${v.session} to ${say.at(v.at)}, risky`,
+  'move-session-free': (v, say) => `Move class ${v.session} to ${say.at(v.at)}`,
+  'move-all': (v, say) => `Begin at ${say.at(v.at)}, all classes as much later`,
+  'other-room': (v) => `Not in ${v.room}`,
   'believe-shorter': (v) => `Go by ${v.option}`,
   'finish-at-home': (v) => `Finish at home, from ${stateWord(v.state as PieceState).toLowerCase()}`,
   'prepare-ahead': (v) =>

@@ -20,7 +20,17 @@ export type {
 } from './shapes'
 export { decisionIds } from './shapes'
 export { planInput } from './input'
-export { mostBefore, planningInput, takesAlone, takesOf, workshopsBefore, type PlanningDesk } from './planning'
+export {
+  mostBefore,
+  planningInput,
+  takesAlone,
+  takesOf,
+  workshopsBefore,
+  workshopsBeside,
+  workshopsWanted,
+  type PlanningDesk,
+  type Takes,
+} from './planning'
 export { stopsOf } from './findings'
 export { classStrip, type ClassPart } from './classStrip'
 export { pinChange, rehearsalWays, roomWays } from './roomWays'

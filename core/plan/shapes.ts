@@ -6,7 +6,7 @@ import type { Coat } from '#core/medium'
 import type { Orientation } from '#core/orientation'
 import type { Because, Mark } from '#core/reasons'
 import type { Chosen, MaterialUse, PieceState, Recipe, Stage, Hazard, AgeBand, Ink, Outline, Whites } from '#core/recipe'
-import type { Judged, PlacedSession, SessionLoad, Turns } from '#core/sessions'
+import type { Clash, Judged, Occupied, PlacedSession, SessionLoad, Turns } from '#core/sessions'
 import type { SheetGrid } from '#core/sheets'
 import type { StripLayout } from '#core/tape'
 import type { TakeHomeSheet } from '#core/takehome'
@@ -20,6 +20,9 @@ export interface PlanInput {
   recipes?: readonly Recipe[]
   /** What the workshops before this one take from the cupboard, by key. */
   reserved?: Readonly<Record<string, number>>
+  /** Who else wants the rooms of its classes, and what else lies on the house's shelf. */
+  clashes?: readonly Clash[]
+  shelves?: readonly Occupied[]
   /** What this house has counted: good and failed pieces by recipe id. */
   evidence?: Record<string, { good: number; failed: number }>
   now: Zoned

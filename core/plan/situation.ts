@@ -29,7 +29,7 @@ import {
   withExtras,
   type Extra,
 } from '#core/recipe'
-import { forHome, placeSessions, sittingsOf, type Crowd, type PlacedSession, type Setting } from '#core/sessions'
+import { forHome, placeSessions, sittingsOf, type Clash, type Crowd, type Occupied, type PlacedSession, type Setting } from '#core/sessions'
 import { minutesBetween, type Hours, type Zoned } from '#core/time'
 import { showLength } from '#core/units'
 import {
@@ -99,6 +99,8 @@ export interface Situation {
   setting: Setting
   evidence: { good: number; failed: number }
   reserved: Readonly<Record<string, number>>
+  clashes: readonly Clash[]
+  shelves: readonly Occupied[]
   allow: Allow
   printers: readonly Ink[]
   recipes: readonly Recipe[]
@@ -184,7 +186,7 @@ function makersAt(tables: Seating, all: readonly Participant[], makers: readonly
 }
 
 export function situate(
-  { workshop, house, recipes = recipesOf(house), evidence = {}, reserved = {}, now }: PlanInput,
+  { workshop, house, recipes = recipesOf(house), evidence = {}, reserved = {}, clashes = [], shelves = [], now }: PlanInput,
   design: Design = firstDesign(workshop),
 ): Situation {
   const makers = makersOf(workshop, design)
@@ -265,6 +267,8 @@ export function situate(
       ...lastLaid(workshop, design),
     },
     reserved,
+    clashes,
+    shelves,
     allow: allowed(workshop),
     printers: printersOf(house),
     recipes,

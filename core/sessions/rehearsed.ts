@@ -9,7 +9,10 @@ export function rehearsalOf(room: ClassRoom, figures: Figures, wishPct = 90, run
   const [quick, slow] = [Math.min(1, figures('hands.quick').value / 10), Math.max(1, figures('hands.slow').value / 10)]
   const spread = (minutes: number) => ({ leastMin: ((1 + quick) / 2) * minutes, usualMin: minutes, mostMin: ((1 + slow) / 2) * minutes })
   const times = Object.fromEntries(
-    room.input.routes.map((r) => [r.id, Object.fromEntries(r.stages.map((s) => [s.id, s.attended ? spread(s.minutes) : ('fixed' as const)]))]),
+    room.input.routes.map((r) => [
+      r.id,
+      Object.fromEntries(r.stages.map((s) => [s.id, s.attended ? spread(s.minutes) : ('fixed' as const)])),
+    ]),
   )
   return { ...room.input, times, hands: { least: quick, usual: 1, most: slow }, runs, wishPct }
 }

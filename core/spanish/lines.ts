@@ -103,6 +103,18 @@ const findings: Lines['findings'] = {
       )} en ${hazard[String(v.hazard)] ?? v.hazard}`,
       `${v.stage} no es para ellos, ni con un adulto al lado.`,
     ),
+  'room-taken': (v, say) =>
+    said(
+      `${v.room} está ocupada para la clase ${v.session}`,
+      `«${v.title}» la tiene desde ${say.at(v.at)} hasta ${say.at(v.to)}: se planeó antes.`,
+    ),
+  'room-wanted': (v, say) =>
+    said(`«${v.title}» quiere ${v.room} a la hora de la clase ${v.session}`, `Desde ${say.at(v.at)}. Usted llegó antes y la tiene.`),
+  'shelf-shared': (v, say) =>
+    said(
+      `Faltan ${n(v.short, 'sitio')} en el estante`,
+      `Desde ${say.at(v.at)}, ${v.places} piezas en ${v.capacity} sitios, con las de ${v.titles}.`,
+    ),
   'shelf-short': (v) =>
     said(
       Number(v.short) === 1 ? 'Al estante le falta 1 sitio' : `Al estante le faltan ${v.short} sitios`,
@@ -232,6 +244,9 @@ const remedies: Lines['remedies'] = {
   'other-hour': () => 'Tomar la otra hora',
   'move-session-ready': (v, say) => `Mover la clase ${v.session} a ${say.at(v.at)}`,
   'move-session-risky': (v, say) => `Mover la clase ${v.session} a ${say.at(v.at)}, arriesgado`,
+  'move-session-free': (v, say) => `Mover la clase ${v.session} a ${say.at(v.at)}`,
+  'move-all': (v, say) => `Empezar ${say.at(v.at)}, todas las clases igual de tarde`,
+  'other-room': (v) => `No en ${v.room}`,
   'believe-shorter': (v) => `Fiarse de ${v.option}`,
   'finish-at-home': (v) => `Terminar en casa, desde ${low(stateWord(v.state as PieceState))}`,
   'prepare-ahead': (v) => (v.stages ? `Hacer antes: ${v.stages}` : 'Repartir el trabajo entre las clases'),

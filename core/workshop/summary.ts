@@ -23,7 +23,8 @@ export interface Summary {
 export function summaryOf(w: Workshop): Summary {
   const states: Partial<Record<PieceState, number>> = {}
   for (const p of piecesOf(w)) states[p.state] = (states[p.state] ?? 0) + 1
-  const { id, houseId, title, drawing, createdAt, archivedAt, sessions } = w
+  const { id, houseId, title, drawing, createdAt, archivedAt } = w
+  const sessions = w.sessions.map(({ late: _l, stagger: _s, shows: _w, pins: _p, kept: _k, ...when }) => when)
   const { kind, called, recipe } = firstDesign(w)
   return {
     ...{ id, houseId, title, drawing, createdAt, archivedAt, sessions, states, kind, recipe },

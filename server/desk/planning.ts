@@ -1,5 +1,5 @@
 import type pg from 'pg'
-import { planningInput, planWorkshop, takesAlone, workshopsBefore, type Plan } from '#core/plan'
+import { planningInput, planWorkshop, takesAlone, workshopsWanted, type Plan } from '#core/plan'
 import type { House } from '#core/house'
 import type { Summary, Workshop } from '#core/workshop'
 import type { Clock } from '../clock'
@@ -19,10 +19,8 @@ export async function planOfDesk(pool: pg.Pool, clock: Clock, id: string): Promi
   const house = workshop && (await loadHouse(pool, workshop.houseId))?.body
   if (!workshop || !house) throw new NotFound('This workshop is not here any more.')
   const now = clock.now(house.timeZone)
-  const summaries = Object.values(house.cupboard).some((n) => n > 0)
-    ? (JSON.parse(await loadSummaries(pool)) as Stored<Summary>[]).map((s) => s.body)
-    : []
-  const before = await loadWorkshops(pool, workshopsBefore(id, summaries, house, now))
+  const summaries = (JSON.parse(await loadSummaries(pool)) as Stored<Summary>[]).map((s) => s.body)
+  const before = await loadWorkshops(pool, workshopsWanted(id, summaries, house, now))
   const here = new Map([workshop, ...before.map((b) => b.body)].map((w) => [w.id, w]))
   const input = planningInput(
     { workshop: (x) => here.get(x), house: () => house, summaries, now, takes: (w, h) => takesAlone(w, h, now) },

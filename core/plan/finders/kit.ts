@@ -1,10 +1,53 @@
 import { isRefusal } from '#core/reasons'
-import { change, inWorkshop } from '#core/workshop'
+import { firstOpening, shelfPeak, type Occupied } from '#core/sessions'
+import { addMinutes, clockOf, minutesBetween } from '#core/time'
+import { change, inWorkshop, moveSession } from '#core/workshop'
 import type { PlannedDesign } from '../design'
-import type { Remedy } from '../shapes'
+import type { Figured, Remedy } from '../shapes'
 import { finding, inChoices, remedy, type FindAll } from './ways'
 
-export const shelf: FindAll = (parts, plan) =>
+/** The shelf at its fullest: with one's own pieces alone, or with those of other workshops beside them. */
+export const shelf: FindAll = (parts, plan) => [...ownShelf(parts, plan), ...sharedShelf(parts, plan)]
+
+const sharedShelf: FindAll = (parts, plan) => {
+  const { s } = parts[0]!
+  if (!plan.shelf || plan.shelf.places > plan.shelf.capacity) return []
+  const peak = shelfPeak(plan.shelf, s.shelves)
+  const short = peak.places - plan.shelf.capacity
+  if (short <= 0) return []
+  const values = {
+    places: peak.places,
+    capacity: plan.shelf.capacity,
+    short,
+    titles: peak.with.map((w) => w.title).join(', '),
+    at: peak.at,
+  }
+  return [
+    finding('shelf-shared', 'look', 'sessions', values, [
+      ...laterLaying(parts, plan, peak.with),
+      ...[fewerSpares(parts, short)].filter((r) => r !== null),
+      { ...remedy('more-places', []), link: 'house' as const },
+    ]),
+  ]
+}
+
+/** All classes as much later as lets the laying begin when the others have lifted theirs, inside opening hours. */
+function laterLaying(parts: readonly PlannedDesign[], plan: Figured, others: readonly Occupied[]): Remedy[] {
+  const { s } = parts[0]!
+  const first = s.sessions.find((x) => x.id === plan.split.cure?.laidIn)
+  if (!first || others.length === 0) return []
+  const free = others.map((o) => o.to).reduce((a, b) => (minutesBetween(a, b) > 0 ? b : a))
+  const at = firstOpening(free, first.minutes, clockOf(first.from), s.hours)
+  if (!at) return []
+  const by = minutesBetween(first.from, at)
+  const changes = s.sessions.flatMap((x) => {
+    const stored = s.workshop.sessions.find((y) => y.id === x.id)!
+    return minutesBetween(s.now, x.from) > 0 ? moveSession(stored, addMinutes(x.from, by), x.minutes) : []
+  })
+  return by > 0 && changes.length > 0 ? [remedy('move-all', changes, { at })] : []
+}
+
+const ownShelf: FindAll = (parts, plan) =>
   plan.shelf && plan.shelf.places > plan.shelf.capacity
     ? [
         finding(

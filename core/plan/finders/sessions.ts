@@ -1,6 +1,7 @@
 import { hazardOf, latestRecipe } from '#core/recipe'
-import { minutesBetween } from '#core/time'
-import { change, inWorkshop, pieceOf } from '#core/workshop'
+import { firstOpening } from '#core/sessions'
+import { clockOf, minutesBetween } from '#core/time'
+import { change, inWorkshop, moveSession, pieceOf } from '#core/workshop'
 import type { Remedy } from '../shapes'
 import type { Situation } from '../situation'
 import { finding, remedy, takeMethod, type Find, type FindAll } from './ways'
@@ -42,6 +43,26 @@ export const sessionShapes: FindAll = (parts, plan) =>
       ]
     }),
   )
+
+/** A room that another workshop has at the same time, or wants. Whoever was planned first has it. */
+export const roomTaken: FindAll = (parts) => {
+  const { s } = parts[0]!
+  return s.clashes.flatMap((c) => {
+    const session = s.sessions.find((x) => x.id === c.session)
+    const stored = s.workshop.sessions.find((x) => x.id === c.session)
+    if (!session || !stored || minutesBetween(s.now, session.to) <= 0) return []
+    const { title, from, to } = c.with
+    const values = { session: session.number, room: stored.room.trim(), title, at: from, to }
+    if (c.holds) return [finding('room-wanted', 'note', 'sessions', values)]
+    const at = firstOpening(to, session.minutes, clockOf(to), s.hours)
+    return [
+      finding('room-taken', 'stop', 'sessions', values, [
+        ...(at ? [remedy('move-session-free', moveSession(stored, at, session.minutes), { at, session: session.number })] : []),
+        remedy('other-room', [change(s.workshop, inWorkshop.sessions(c.session).room, '')], { room: stored.room.trim() }),
+      ]),
+    ]
+  })
+}
 
 function otherHour(s: Situation, id: string): Remedy {
   const now = s.workshop.sessions.find((x) => x.id === id)!.later

@@ -1,6 +1,6 @@
 import { ref, shallowReactive, type ComputedRef } from 'vue'
 import type { House } from '#core/house'
-import { planningInput, planWorkshop, takesAlone, workshopsBefore, type Plan } from '#core/plan'
+import { planningInput, planWorkshop, takesAlone, workshopsWanted, type Plan, type PlanInput, type Takes } from '#core/plan'
 import { summaryOf, type Summary, type Workshop } from '#core/workshop'
 
 interface From {
@@ -15,8 +15,8 @@ interface Made {
   workshop: Workshop
   house: House
   now: string
-  /** What the workshops before it were known to take. */
-  reserved: string
+  /** What the workshops beside it were known to take. */
+  beside: string
   plan: Plan
 }
 
@@ -27,13 +27,13 @@ const sliceMs = 14
 export function makePlans({ workshop, house, summaries, want, now }: From) {
   const made = new Map<string, Made>()
 
-  const takes = new WeakMap<Workshop, { house: House; takes: Readonly<Record<string, number>> }>()
+  const takes = new WeakMap<Workshop, { house: House; takes: Takes }>()
   /** Says anew what plans rest on whenever another workshop's needs are known. */
   const learned = ref(0)
   const asked = new Map<string, Workshop>()
   let asking = false
   /** What a workshop takes; undefined until it is worked out, one after another when nothing else is to do. */
-  function takesSoon(w: Workshop, h: House): Readonly<Record<string, number>> | undefined {
+  function takesSoon(w: Workshop, h: House): Takes | undefined {
     const known = takes.get(w)
     if (known?.house === h) return known.takes
     asked.set(w.id, w)
@@ -59,16 +59,17 @@ export function makePlans({ workshop, house, summaries, want, now }: From) {
   function inputOf(id: string) {
     void learned.value
     const h = house(workshop(id)?.houseId ?? '')
-    if (h && Object.values(h.cupboard).some((n) => n > 0)) want(workshopsBefore(id, summaries(), h, now.value))
+    if (h) want(workshopsWanted(id, summaries(), h, now.value))
     return planningInput({ workshop, house, summaries: summaries(), now: now.value, takes: takesSoon }, id)
   }
+  const besideOf = (i: PlanInput | undefined) => JSON.stringify([i?.reserved, i?.clashes, i?.shelves])
   const current = (id: string): Made | undefined => {
     const w = workshop(id)
     const h = w && house(w.houseId)
     if (!w || !h) return undefined
     const known = made.get(id)
     const same = known?.workshop === w && known.house === h && known.now === now.value
-    return same && known.reserved === JSON.stringify(inputOf(id)?.reserved ?? {}) ? known : undefined
+    return same && known.beside === besideOf(inputOf(id)) ? known : undefined
   }
 
   function of(id: string): Plan | undefined {
@@ -79,7 +80,7 @@ export function makePlans({ workshop, house, summaries, want, now }: From) {
     if (known) return known.plan
     const input = inputOf(id)!
     const plan = planWorkshop(input)
-    made.set(id, { workshop: w, house: h, now: now.value, reserved: JSON.stringify(input.reserved ?? {}), plan })
+    made.set(id, { workshop: w, house: h, now: now.value, beside: besideOf(input), plan })
     return plan
   }
 

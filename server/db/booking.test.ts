@@ -3,7 +3,7 @@ import { demoWorkshops } from '#core/demo'
 import { clashesOf, placeSessions } from '#core/sessions'
 import { hoursOf } from '#core/plan'
 import { demoHouses } from '#core/demo'
-import type { Session, Summary, Workshop } from '#core/workshop'
+import type { Change, Session, Summary, Workshop } from '#core/workshop'
 import { command, startServer } from '../testing/start'
 
 let server: Awaited<ReturnType<typeof startServer>>
@@ -24,11 +24,11 @@ const made = (id: string, createdAt: string, ...sessions: Session[]): Workshop =
   pictures: [],
   errandsDone: [],
 })
-const send = async (id: string, ...changes: { path: string; before: unknown; after: unknown }[]) => {
+const send = async (id: string, ...changes: Change[]) => {
   const { body } = await server.api.post('/api/commands').send([command(id, changes)])
   expect(body.outcomes[0].status).toBe('applied')
 }
-const put = (w: Workshop) => send(w.id, { path: '', before: null, after: w })
+const put = (w: Workshop) => send(w.id, { path: '', before: null, after: w as never })
 const rows = async () =>
   (
     await server.pool.query<{ who: string; holds: boolean }>(

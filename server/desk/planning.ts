@@ -12,6 +12,20 @@ export interface Planned {
   plan: Plan
 }
 
+/** So many workshops of a house are in its calendar, the newest. */
+const mostOfHouse = 60
+
+/** A house's workshops that are not put away, each with its plan. Throws {@link NotFound}. */
+export async function plansOfHouse(pool: pg.Pool, clock: Clock, id: string): Promise<{ house: House; planned: Planned[] }> {
+  const house = (await loadHouse(pool, id))?.body
+  if (!house) throw new NotFound('This house is not here any more.')
+  const summaries = (JSON.parse(await loadSummaries(pool)) as Stored<Summary>[]).map((s) => s.body)
+  const ids = summaries.filter((s) => s.houseId === id && !s.archivedAt && s.sessions.length > 0).slice(-mostOfHouse)
+  const planned: Planned[] = []
+  for (const { id: workshop } of ids) planned.push(await planOfDesk(pool, clock, workshop))
+  return { house, planned }
+}
+
 /** A workshop of the desk with its plan, as every paper and every print has it: with what the workshops before it leave in the
  *  cupboard. Throws {@link NotFound}. */
 export async function planOfDesk(pool: pg.Pool, clock: Clock, id: string): Promise<Planned> {

@@ -125,7 +125,7 @@ describe('iCalendar, read back with another library', () => {
     const at = (part: string) => events.find((e) => e.summary.includes(part))!
     expect(at('class 1').startDate.toJSDate().toISOString()).toBe('2026-05-14T21:45:00.000Z')
     expect(at('class 2').startDate.toJSDate().toISOString()).toBe('2026-05-16T14:00:00.000Z')
-    expect(at('class 2').endDate.toJSDate().toISOString()).toBe('2026-05-16T17:00:00.000Z')
+    expect(at('class 2').endDate.toJSDate().toISOString()).toBe('2026-05-16T16:45:00.000Z')
     expect(at('class 2').startDate.zone.tzid).toBe('America/New_York')
   })
   it('open errands end when they are due', async () => {

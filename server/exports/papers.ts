@@ -19,10 +19,10 @@ import {
 import { readInput } from '#core/reasons'
 import { spanish } from '#core/spanish'
 import type { Clock } from '../clock'
-import { planOfDesk, type Planned } from '../desk/planning'
+import { planOfDesk, plansOfHouse, type Planned } from '../desk/planning'
 import { NotFound } from '../errors'
 import { beforePdf } from './beforePdf'
-import { calendarOf } from './calendar'
+import { calendarOf, houseFeed, personFeed, tasksOf, workshopFeed } from './calendar'
 import { runPdf } from './runPdf'
 import { sheetsPdf } from './sheetPdf'
 import { kitCsv, rosterCsv } from './tables'
@@ -74,6 +74,11 @@ const makers = {
     name: `${workshop.id}.ics`,
     body: inLanguage(house.language ?? 'en', () => calendarOf(workshop, house, plan)),
   }),
+  'errands.ics': ({ workshop, plan, house }) => ({
+    type: 'text/calendar',
+    name: `${workshop.id}-errands.ics`,
+    body: inLanguage(house.language ?? 'en', () => tasksOf({ workshop, plan }, house)),
+  }),
   'before.md': ({ workshop, plan, house }, query) => ({
     type: 'text/markdown',
     name: `${workshop.id}-before.md`,
@@ -118,6 +123,24 @@ export interface PaperAsked {
   which: keyof typeof makers
   id: string
   query: unknown
+}
+
+export interface FeedAsked {
+  of: 'workshop' | 'house' | 'person'
+  id: string
+  person?: string
+}
+
+/** A calendar to subscribe to, of a workshop, a house or a person of a workshop; the same as long as nothing changed. */
+export async function makeFeed(pool: pg.Pool, clock: Clock, { of, id, person = '' }: FeedAsked): Promise<string> {
+  if (of === 'house') {
+    const { house, planned } = await plansOfHouse(pool, clock, id)
+    return inLanguage(house.language ?? 'en', () => houseFeed(house, planned))
+  }
+  const p = await planOfDesk(pool, clock, id)
+  const feed = inLanguage(p.house.language ?? 'en', () => (of === 'workshop' ? workshopFeed(p, p.house) : personFeed(p, p.house, person)))
+  if (feed === undefined) throw new NotFound('Nobody of that name is in this workshop.')
+  return feed
 }
 
 /** A workshop in an open format: JSON, CSV, iCalendar, PDF or Markdown. */

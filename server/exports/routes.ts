@@ -2,7 +2,7 @@ import { Router } from 'express'
 import { idIn } from '../addresses'
 import type { Clock } from '../clock'
 import type { Crew } from '../crew/crew'
-import { paperNames } from './papers'
+import { paperNames, type FeedAsked } from './papers'
 
 /** A workshop in open formats: JSON, CSV, iCalendar, PDF and Markdown. */
 export function exportRoutes(clock: Clock, crew: Crew): Router {
@@ -18,5 +18,15 @@ export function exportRoutes(clock: Clock, crew: Crew): Router {
       res.setHeader('cache-control', 'no-store')
       res.send(typeof body === 'string' ? body : Buffer.from(body))
     })
+  const feed = (path: string, asked: (params: Record<string, string | undefined>) => FeedAsked) =>
+    router.get(path, async (req, res) => {
+      const body = await crew.run('feed', { ...asked(req.params as Record<string, string>), now: clock.now() }, res)
+      // Asked again and again: what has not changed is not sent again (an ETag over its text).
+      res.type('text/calendar').setHeader('cache-control', 'no-cache')
+      res.send(body)
+    })
+  feed('/workshops/:id/feed.ics', (p) => ({ of: 'workshop', id: idIn(p['id']) }))
+  feed('/workshops/:id/people/:person/feed.ics', (p) => ({ of: 'person', id: idIn(p['id']), person: idIn(p['person']) }))
+  feed('/houses/:id/feed.ics', (p) => ({ of: 'house', id: idIn(p['id']) }))
   return router
 }

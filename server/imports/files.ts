@@ -3,6 +3,7 @@ import * as v from 'valibot'
 import { readRecipeFile, readWorkshopFile } from '#core/exchange'
 import { BadInput, readInput } from '#core/reasons'
 import { headings, readRoster, type RosterRow } from '#core/roster'
+import { lookAtClosedDays } from './closedDays'
 
 /** Files may hold so much. */
 const most = { letters: 2_000_000, lines: 20_000, columns: 60, cell: 2_000 }
@@ -22,6 +23,7 @@ const readers = {
     return readRoster(rowsOf(file), Object.fromEntries(Object.entries(answers).map(([k, a]) => [Number(k), a])))
   },
   workshop: (body: unknown) => ({ workshop: readWorkshopFile(readInput(v.object({ text }), body).text) }),
+  'closed-days': lookAtClosedDays,
   recipe: (body: unknown) => ({ recipe: readRecipeFile(readInput(v.object({ text }), body).text) }),
 }
 export const fileKinds = Object.keys(readers) as (keyof typeof readers)[]

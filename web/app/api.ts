@@ -52,6 +52,8 @@ export const api = {
   send: (commands: Command[]) => ask<{ outcomes: Answered[]; documents: Document[] }>('/commands', post(commands)),
   lookAtRoster: <T>(text: string, answers: Record<number, string>, signal?: AbortSignal) =>
     ask<T>('/imports/roster', { ...post({ text, answers }), ...(signal && { signal }) }),
+  lookAtClosedDays: <T>(text: string, house: { timeZone: string; today: string; week: unknown }) =>
+    ask<T>('/imports/closed-days', post({ text, ...house })),
   lookAtWorkshop: (text: string) => ask<{ workshop: Workshop }>('/imports/workshop', post({ text })),
   lookAtRecipe: (text: string) => ask<{ recipe: OwnRecipe }>('/imports/recipe', post({ text })),
   pictureNames: (id: string) => ask<{ pictures: { id: string; name: string }[] }>(`/workshops/${id}/pictures`),

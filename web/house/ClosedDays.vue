@@ -6,6 +6,7 @@ import { isDate } from '#core/time'
 import { change, inHouse, type Change, type Path } from '#core/workshop'
 import SourceMark from '../ui/SourceMark.vue'
 import StepField from '../ui/StepField.vue'
+import ClosedDaysFile from './ClosedDaysFile.vue'
 
 /** Days on which nothing is due, and what else moves errands. */
 const props = defineProps<{ house: House }>()
@@ -35,6 +36,7 @@ const addDay = () => {
         $t('Close it')
       }}</v-btn>
     </form>
+    <ClosedDaysFile :house="house" @change="(c, l) => emit('change', c, l)" />
     <p class="small two">
       <b>{{ $t('Nothing is due on them:') }}</b> {{ $t('an errand moves back to the last open hour. Cure goes on.') }}
     </p>

@@ -34,6 +34,8 @@ export {
 export { stopsOf } from './findings'
 export { classStrip, type ClassPart } from './classStrip'
 export { pinChange, rehearsalWays, roomWays } from './roomWays'
+export { compareSplits, type SplitOffer } from './splits'
+export { findSeries, rhythms, type Rhythm, type Series, type SeriesAsked } from './series'
 export { kitByPlace } from './kitPlaces'
 export { errandsDue, needThought, nextSession, onShelf, shelfTimes, stagesOf } from './upcoming'
 export { figureList, houseFigure, setFigure, type HouseFigure } from './figureList'

@@ -98,8 +98,8 @@ export function personFeed({ workshop, plan }: Planned, house: House, person: st
   const calendar = calendarIn(house, workshop.title)
   calendar.ttl(3600)
   const stamp = workshop.createdAt
-  const sessions = plan.sessions.filter((s) => !mine.misses.includes(s.id) && (mine.kit !== true || workshop.held === 'home'))
-  addSessions(calendar, { workshop, plan: { ...plan, sessions } }, house, stamp)
+  const comes = (session: string) => !mine.misses.includes(session) && (mine.kit !== true || workshop.held === 'home')
+  addSessions(calendar, { workshop, plan }, house, stamp, comes)
   for (const s of plan.takeHome.filter((x) => x.participant === person && x.ready))
     calendar.createEvent({
       id: `${workshop.id}-${s.design}-${s.number}-ready@imprenta`,
@@ -113,8 +113,14 @@ export function personFeed({ workshop, plan }: Planned, house: House, person: st
   return calendar.toString()
 }
 
-function addSessions(calendar: ICalCalendar, { workshop, plan }: Planned, house: House, stamp: Zoned): void {
-  for (const s of plan.sessions) {
+function addSessions(
+  calendar: ICalCalendar,
+  { workshop, plan }: Planned,
+  house: House,
+  stamp: Zoned,
+  wanted: (session: string) => boolean = () => true,
+): void {
+  for (const s of plan.sessions.filter((x) => wanted(x.id))) {
     const parts = plan.loads.find((l) => l.sessionId === s.id)?.parts ?? []
     const stages = parts.flatMap((p) => [...(parts.length > 1 ? [`${t(oneLine(p.name))}:`] : []), ...p.load.stages.map((x) => t(x.name))])
     calendar.createEvent({

@@ -67,8 +67,7 @@ const quiet = computed(() => p.value.longestWaitP50 < 1.5)
       </template>
     </svg>
     <div class="name">
-      <b>{{ name }}</b
-      ><span class="two small">{{ $t('{0} places', profile.places) }}</span>
+      <b>{{ name }}</b><span class="two small">{{ $t('{0} places', profile.places) }}</span>
     </div>
   </div>
 </template>

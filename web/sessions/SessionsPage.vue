@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { useMediaQuery } from '@vueuse/core'
 import { t as tr } from '#core/language'
-import { computed, ref } from 'vue'
+import { computed, defineAsyncComponent, ref } from 'vue'
 import { useRoute } from 'vue-router'
 import { planWorkshop, type Remedy } from '#core/plan'
 import { addMinutes } from '#core/time'
@@ -12,6 +12,8 @@ import FindingCard from '../ui/FindingCard.vue'
 import type { SaidErrand } from './errands'
 import TimeLane from './TimeLane.vue'
 import ErrandList from './ErrandList.vue'
+
+const SplitOffers = defineAsyncComponent(() => import('./SplitOffers.vue'))
 
 const route = useRoute()
 const id = computed(() => String(route.params['id']))
@@ -81,9 +83,10 @@ const nothing = computed(() =>
       <p class="key small" aria-hidden="true">
         <i class="night" /> {{ $t('night') }} <i class="closed" /> {{ $t('closed') }} <i class="cured" /> {{ $t('on the shelf') }}
       </p>
-      <v-btn :to="`/w/${id}/bench/sessions`">{{ $t('Type the times') }}</v-btn><v-btn :href="`/api/workshops/${id}/sessions.ics`">{{
-        $t('Calendar')
+      <v-btn :to="`/w/${id}/bench/sessions`">{{ $t('Type the times') }}</v-btn><v-btn :to="`/w/${id}/room`">{{
+        $t('Minute by minute')
       }}</v-btn
+      ><v-btn :href="`/api/workshops/${id}/sessions.ics`">{{ $t('Calendar') }}</v-btn
       ><v-btn color="primary" variant="flat" :href="`/api/workshops/${id}/before.pdf`" target="_blank">{{ $t('Before the class') }}</v-btn>
     </div>
     <TimeLane
@@ -117,6 +120,7 @@ const nothing = computed(() =>
         <p v-if="!findings.length" class="ok">{{ $t('Nothing.') }}</p>
       </section>
     </div>
+    <SplitOffers v-if="workshop.held !== 'home'" :bench="bench" />
   </main>
 </template>
 <style scoped>

@@ -1,4 +1,5 @@
 import { expose } from 'comlink'
 import { findMethods } from '#core/finder'
+import { compareSplits, findSeries } from '#core/plan'
 
-expose({ findMethods })
+expose({ findMethods, compareSplits, findSeries })

@@ -1,12 +1,14 @@
 <script setup lang="ts">
 import { t as tr } from '#core/language'
 import { uuidv7 } from 'uuidv7'
-import { computed } from 'vue'
+import { computed, defineAsyncComponent } from 'vue'
 import { addMinutes, clockOf, dateOf } from '#core/time'
 import { changed, inWorkshop, type Session } from '#core/workshop'
 import type { Bench } from '../useBench'
 import ClassCard from './ClassCard.vue'
 import StagePlaces from './StagePlaces.vue'
+
+const SeriesFind = defineAsyncComponent(() => import('./SeriesFind.vue'))
 
 const props = defineProps<{ bench: Bench }>()
 const w = computed(() => props.bench.workshop.value!)
@@ -55,6 +57,7 @@ const waits = computed(() => plan.value.stages.some((s) => s.then?.cures))
         $t('Add one; {0} wants {1}.', plan.recipe.name.toLowerCase(), waits ? $t('two, with a wait between') : $t('one'))
       }}</span>
     </p>
+    <SeriesFind v-if="!home" :bench="bench" />
     <ClassCard v-for="s in plan.sessions" :key="s.id" :bench="bench" :placed="s" />
     <StagePlaces v-if="plan.sessions.length && !home" :bench="bench" />
   </div>

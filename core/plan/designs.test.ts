@@ -168,7 +168,8 @@ describe('a plan of two designs', () => {
     const [one, both] = [plan(moths), plan(two(alike))]
     const work = (p: Plan) => p.loads.map((l) => l.neededMin - l.showMin - 50)
     expect(both.designs.map((d) => d.pieces)).toEqual([18, 18])
-    expect(work(both)).toEqual(work(one).map((m) => 2 * m))
+    // Twice the work, less what is not waited for twice at the same places.
+    work(both).forEach((m, i) => expect([m <= 2 * work(one)[i]!, m > 1.8 * work(one)[i]!]).toEqual([true, true]))
     for (const l of one.kit.filter((x) => x.durable)) expect([l.key, line(both, l.key).need]).toEqual([l.key, l.need])
     expect(line(both, 'decoupage-glue').need).toBeCloseTo(2 * line(one, 'decoupage-glue').need, 6)
     expect(line(both, 'decoupage-glue').toGet.purchase).toMatchObject({ toBuy: expect.any(Number) })

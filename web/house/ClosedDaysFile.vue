@@ -92,8 +92,13 @@ function bringIn() {
   </section>
 </template>
 <style scoped>
+.file input {
+  width: 100%;
+  min-width: 0;
+}
 .file {
   display: grid;
+  min-width: 0;
   gap: var(--s-1);
 }
 .list {

@@ -241,7 +241,12 @@ const tight = computed(() => {
             />
           </template>
         </template>
-        <text v-if="tight && tight.s.at === l.station.at" :x="x(tight.q.mostAtMin) + 6" :y="top(l.top) - 4" class="tight">
+        <text
+          v-if="tight && tight.s.at === l.station.at"
+          :x="Math.max(side, Math.min(width - 240, x(tight.q.mostAtMin) + 6))"
+          :y="top(l.top) - 4"
+          class="tight"
+        >
           {{ $t('{0}, the tightest moment: {1} wait', clock(tight.q.mostAtMin), tight.q.most) }}
         </text>
       </g>

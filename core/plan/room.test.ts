@@ -1,0 +1,284 @@
+import { describe, expect, it, test } from 'vitest'
+import { demoHouses, demoWorkshops } from '#core/demo'
+import {
+  compareSplits,
+  findSeries,
+  pinChange,
+  planningInput,
+  planWorkshop,
+  rehearsalWays,
+  roomWays,
+  takesAlone,
+  type PlanInput,
+  type Remedy,
+} from '#core/plan'
+import { keepPlan, planRoom, type RoomPlan } from '#core/room'
+import { applyChanges, change, inWorkshop, setHeadcount, summaryOf, type Change, type Session, type Workshop } from '#core/workshop'
+
+const now = '2026-05-04T09:00:00-04:00[America/New_York]'
+const house = demoHouses[0]!
+const moths: Workshop = { ...demoWorkshops('2026-05-15')[0]!, pieces: [], errandsDone: [] }
+const input = (w: Workshop, more: Partial<PlanInput> = {}): PlanInput => ({ workshop: w, house, now, ...more })
+const plan = (w: Workshop, more: Partial<PlanInput> = {}) => planWorkshop(input(w, more))
+const take = (w: Workshop, changes: Change[]) => applyChanges<Workshop>(w, changes)!
+const second = (w: Workshop) => plan(w).loads[1]!
+const of = (ways: readonly Remedy[], code: string) => ways.find((r) => r.code === code)!
+const sized = (n: number) => {
+  const edit = setHeadcount(
+    moths,
+    n,
+    Array.from({ length: n }, (_, i) => `b${i}`),
+  )
+  if ('ask' in edit) throw new Error(edit.ask)
+  return take(moths, edit.changes)
+}
+
+describe('the demo’s second class', () => {
+  it('says when it is done, what no plan can beat, and what one more basin saves', () => {
+    const load = second(moths)
+    expect(load.room.input.stations).toEqual([
+      { id: 'basin', places: 8 },
+      { id: 'seal table', places: 6 },
+    ])
+    const searched = planRoom(load.room.input, { steps: 600, bottleneck: false }) as RoomPlan
+    expect([searched.finishMin, searched.lowerBoundMin]).toEqual([120, 120])
+    const basin = of(roomWays(input(moths), plan(moths), load.sessionId), 'bring-station')
+    const more = second(take(moths, basin.changes))
+    expect(more.room.input.stations[0]).toEqual({ id: 'basin', places: 12 })
+    expect((planRoom(more.room.input, { steps: 600, bottleneck: false }) as RoomPlan).finishMin).toBeLessThan(120)
+    // And undone it is as it was.
+    const back = take(take(moths, basin.changes), [
+      { path: basin.changes[0]!.path, before: basin.changes[0]!.after, after: basin.changes[0]!.before },
+    ])
+    expect(second(back)).toEqual(load)
+  })
+  it('what is offered is what could help: counted stations, the last stretch at home, a round fewer', () => {
+    const codes = (w: Workshop) => roomWays(input(w), plan(w), 'moths-of-the-marsh-2').map((r) => r.code)
+    expect(codes(moths)).toEqual(['bring-station', 'bring-station', 'rest-at-home', 'fewer-rounds'])
+    expect(codes({ ...moths, choices: { ...moths.choices, stations: {} } })).toEqual(['rest-at-home', 'fewer-rounds'])
+    expect(roomWays(input(moths), plan(moths), 'nothing')).toEqual([])
+    const first = roomWays(input(moths), plan(moths), 'moths-of-the-marsh-1').map((r) => r.code)
+    expect(first).not.toContain('rest-at-home')
+  })
+  it('from sealing on at home: nothing of it is left in class', () => {
+    const home = of(roomWays(input(moths), plan(moths), 'moths-of-the-marsh-2'), 'rest-at-home')
+    const after = plan(take(moths, home.changes))
+    expect([after.split.split['seal1'], after.split.split['dry'], after.split.split['rub2']]).toEqual([
+      'home',
+      'home',
+      'moths-of-the-marsh-2',
+    ])
+    expect(after.goesHome).toBe('rub-2')
+    expect(after.loads[1]!.neededMin).toBeLessThan(second(moths).neededMin - 30)
+  })
+  it('a rehearsal also tries more minutes and tables one after another', () => {
+    const ways = rehearsalWays(input(moths), plan(moths), 'moths-of-the-marsh-2')
+    expect(ways.map((r) => r.code).slice(0, 3)).toEqual(['longer-session', 'longer-session', 'stagger-tables'])
+    const later = take(moths, ways[0]!.changes)
+    expect(plan(later).sessions[1]!.minutes).toBe(plan(moths).sessions[1]!.minutes + 10)
+    const apart = take(moths, ways[2]!.changes)
+    expect(second(apart).room.input.pieces.map((p) => p.fromMin)).toEqual([
+      ...Array(4).fill(40),
+      ...Array(4).fill(43),
+      ...Array(4).fill(46),
+      ...Array(3).fill(49),
+      ...Array(3).fill(52),
+    ])
+    expect(rehearsalWays(input(apart), plan(apart), 'moths-of-the-marsh-2').some((r) => r.code === 'stagger-tables')).toBe(false)
+  })
+})
+
+describe('pins', () => {
+  const id = 'moths-of-the-marsh-2'
+  const who = moths.group.participants[3]!.id
+  const stage = `${moths.designs[0]!.id}.seal1`
+  it('hold a stage where it is put, and are taken out again', () => {
+    const pinned = take(moths, [pinChange(moths, id, [who], stage, 125)])
+    expect(second(pinned).room.plan.starts.find((s) => s.piece === who && s.stage === stage)!.atMin).toBe(125)
+    const two = take(pinned, [pinChange(pinned, id, [who], `${moths.designs[0]!.id}.rub2`, 90)])
+    expect(two.sessions[1]!.pins).toEqual({ [who]: { [stage]: 125, [`${moths.designs[0]!.id}.rub2`]: 90 } })
+    const one = take(two, [pinChange(two, id, [who], stage, null)])
+    expect(Object.keys(one.sessions[1]!.pins![who]!)).toEqual([`${moths.designs[0]!.id}.rub2`])
+    expect(take(pinned, [pinChange(pinned, id, [who], stage, null)]).sessions[1]).not.toHaveProperty('pins')
+  })
+  it('that cannot hold are said, with the way out', () => {
+    const broken = take(moths, [pinChange(moths, id, [who], stage, 3)])
+    const p = plan(broken)
+    const found = p.findings.find((f) => f.code === 'pins-broken')!
+    expect([found.level, found.values]).toEqual(['look', { session: 2 }])
+    expect(p.loads[1]!.neededMin).toBe(second(moths).neededMin)
+    expect(take(broken, found.remedies[0]!.changes).sessions[1]).not.toHaveProperty('pins')
+  })
+  it('a kept plan stands as long as its room does', () => {
+    const room = second(moths).room
+    const searched = planRoom(room.input, { steps: 600, bottleneck: false }) as RoomPlan
+    const kept = take(moths, [change(moths, inWorkshop.sessions(id).kept, keepPlan(room.input, searched, 1))])
+    expect([second(kept).room.kept, second(kept).room.plan.finishMin]).toEqual([true, searched.finishMin])
+    expect(second({ ...kept, choices: { ...kept.choices, stations: { basin: 9 } } }).room.kept).toBe(false)
+  })
+})
+
+describe('a class that is too short', () => {
+  const short = take(moths, [change(moths, inWorkshop.sessions('moths-of-the-marsh-2').end, '12:18')])
+  it('each way out has been planned, and holds', () => {
+    const p = plan(short)
+    const found = p.findings.find((f) => f.code === 'does-not-fit')!
+    expect(found.values).toMatchObject({ session: 2, available: 138, over: p.loads[1]!.neededMin - 138 })
+    for (const r of found.remedies) expect([r.code, plan(take(short, r.changes)).loads[1]?.fits ?? true]).toEqual([r.code, true])
+    const bring = of(found.remedies, 'bring-station')
+    // The fewest: one less does not do.
+    const to = (bring.changes[0]!.after as Record<string, number>)['basin']!
+    expect(plan({ ...short, choices: { ...short.choices, stations: { ...short.choices.stations, basin: to - 1 } } }).loads[1]!.fits).toBe(
+      false,
+    )
+  })
+  it('a station at which people wait long is told of, and how many places less would', () => {
+    const few = { ...moths, choices: { ...moths.choices, stations: { basin: 4, 'seal table': 18 } } }
+    const found = plan(few).findings.find((f) => f.code === 'station-queue')!
+    expect([found.level, found.decision]).toEqual(['look', 'room'])
+    expect(found.values).toMatchObject({ station: 'places at a basin', have: 4, session: 2, minutes: 20, wait: 14 })
+    const after = plan(take(few, found.remedies[0]!.changes))
+    expect(after.findings.some((f) => f.code === 'station-queue')).toBe(false)
+    expect(plan(moths).findings.some((f) => f.code === 'station-queue')).toBe(false)
+  })
+  test.each([0, 1, 40])('with %i people', (n) => {
+    const w =
+      n === 0
+        ? { ...moths, group: { ...moths.group, participants: [] } }
+        : n === 1
+          ? { ...moths, group: { ...moths.group, participants: moths.group.participants.slice(1, 2) } }
+          : sized(40)
+    const p = plan(w)
+    expect(p.loads).toHaveLength(2)
+    expect(p.loads[1]!.room.empty).toBe(n === 0)
+    expect(p.loads[1]!.neededMin).toBeGreaterThanOrEqual(
+      plan({ ...moths, group: { ...moths.group, participants: [] } }).loads[1]!.neededMin,
+    )
+  })
+})
+
+describe('rooms and shelves of several workshops', () => {
+  const later: Workshop = {
+    ...moths,
+    id: 'later',
+    title: 'Later',
+    createdAt: '2026-05-14T10:00:00-04:00[America/New_York]',
+    sessions: moths.sessions.map((s) => ({ ...s, id: `later-${s.id}` })),
+  }
+  const desk = (h: typeof house, ...ws: Workshop[]) => ({
+    workshop: (id: string) => ws.find((w) => w.id === id),
+    house: () => h,
+    summaries: ws.map(summaryOf),
+    now,
+    takes: (w: Workshop) => takesAlone(w, h, now),
+  })
+  it('who came later does not have the room: said, with dates that are free', () => {
+    const p = planWorkshop(planningInput(desk(house, moths, later), 'later')!)
+    const found = p.findings.filter((f) => f.code === 'room-taken')
+    expect(found.map((f) => [f.level, f.values['session'], f.values['title']])).toEqual([
+      ['stop', 1, 'Moths of the marsh'],
+      ['stop', 2, 'Moths of the marsh'],
+    ])
+    const moved = take(later, of(found[1]!.remedies, 'move-session-free').changes)
+    const again = planWorkshop(planningInput(desk(house, moths, moved), 'later')!)
+    expect(again.findings.filter((f) => f.code === 'room-taken').map((f) => f.values['session'])).toEqual([1])
+    const elsewhere = take(
+      later,
+      found.flatMap((f) => of(f.remedies, 'other-room').changes),
+    )
+    expect(planWorkshop(planningInput(desk(house, moths, elsewhere), 'later')!).findings.some((f) => f.code === 'room-taken')).toBe(false)
+    const first = planWorkshop(planningInput(desk(house, moths, later), moths.id)!)
+    expect(first.findings.filter((f) => f.code.startsWith('room-')).map((f) => [f.code, f.level])).toEqual([
+      ['room-wanted', 'note'],
+      ['room-wanted', 'note'],
+    ])
+  })
+  it('two that want one rack: found, and solved by what is proposed', () => {
+    const attic = { ...later, sessions: later.sessions.map((s) => ({ ...s, room: 'Attic' })) }
+    const p = planWorkshop(planningInput(desk(house, moths, attic), 'later')!)
+    const found = p.findings.find((f) => f.code === 'shelf-shared')!
+    expect(found.values).toMatchObject({ places: 46, capacity: 32, short: 14, titles: 'Moths of the marsh' })
+    const moved = take(attic, of(found.remedies, 'move-all').changes)
+    expect(planWorkshop(planningInput(desk(house, moths, moved), 'later')!).findings.some((f) => f.code === 'shelf-shared')).toBe(false)
+    const wide = { ...house, shelfPlaces: 46 }
+    expect(planWorkshop(planningInput(desk(wide, moths, attic), 'later')!).findings.some((f) => f.code === 'shelf-shared')).toBe(false)
+    expect(
+      planWorkshop(planningInput(desk({ ...house, shelfPlaces: 45 }, moths, attic), 'later')!).findings.some(
+        (f) => f.code === 'shelf-shared',
+      ),
+    ).toBe(true)
+  })
+})
+
+describe('splits side by side', () => {
+  it('the one that is planned, then others that hold, each as it would be', () => {
+    const offers = compareSplits(input(moths))
+    expect(offers[0]).toMatchObject({ present: true, changes: [], verdict: 'ready' })
+    expect(offers.slice(1).every((o) => !o.present && o.stop === undefined && o.classes.every((c) => c.fits))).toBe(true)
+    expect(new Set(offers.map((o) => JSON.stringify(o.places))).size).toBe(offers.length)
+    for (const o of offers) {
+      const p = plan(take(moths, o.changes))
+      expect(p.split.split).toEqual(o.split)
+      expect(o.classes.map((c) => c.neededMin)).toEqual(p.loads.map((l) => l.neededMin))
+      expect(o.home.reduce((sum, h) => sum + h.pieces, 0)).toBe(18)
+    }
+    // First those that are finished in class.
+    const atHome = offers.slice(1).map((o) => o.places.some((x) => x.place === 'home'))
+    expect(atHome).toEqual([...atHome].sort())
+  })
+})
+
+describe('the first dates that hold', () => {
+  const ask = (rhythm: 'weekly' | 'days' | 'camp' | 'twice', more: object = {}) => ({
+    rhythm,
+    classes: 2,
+    start: '17:00',
+    minutes: 180,
+    apartMin: 60,
+    room: 'Craft room',
+    ids: ['n1', 'n2'],
+    ...more,
+  })
+  const bare = { ...moths, sessions: [] as Session[] }
+  it('a week apart: open, ready, nothing too late, and no earlier day does', () => {
+    const { found, why } = findSeries(input(bare), ask('weekly'))
+    const [a, b] = found!.sessions
+    expect([a!.start, a!.end, Date.parse(b!.date) - Date.parse(a!.date)]).toEqual(['17:00', '20:00', 7 * 86_400_000])
+    const p = plan(take(bare, found!.changes))
+    expect([p.split.cure!.verdict, p.findings.filter((f) => f.level === 'stop' || f.code.startsWith('late-'))]).toEqual(['ready', []])
+    const before = { ...a!, date: new Date(Date.parse(a!.date) - 86_400_000).toISOString().slice(0, 10) }
+    const sooner = plan({ ...bare, sessions: [before, b!] })
+    expect(sooner.findings.some((f) => f.code.startsWith('late-'))).toBe(true)
+    expect(Object.keys(why)).toEqual(['late-order'])
+  })
+  it('a closed day and a taken room are gone round, and counted', () => {
+    const first = findSeries(input(bare), ask('weekly')).found!.sessions
+    const closed = findSeries(input(bare, { house: { ...house, closedDays: [first[1]!.date] } }), ask('weekly'))
+    expect(closed.found!.sessions[0]!.date > first[0]!.date).toBe(true)
+    expect(closed.why['closed-day']).toBeGreaterThanOrEqual(1)
+    const other = summaryOf({ ...moths, id: 'other', sessions: [{ ...first[0]!, id: 'o1' }] })
+    const taken = findSeries(input(bare), ask('weekly'), [other])
+    expect(taken.found!.sessions[0]!.date > first[0]!.date).toBe(true)
+    expect(taken.why['room-taken']).toBe(1)
+  })
+  it('days in a row that are risky every time are proposed as risky', () => {
+    const { found, why } = findSeries(input(bare), ask('days'))
+    expect(found!.verdict).toBe('risky')
+    expect(Date.parse(found!.sessions[1]!.date) - Date.parse(found!.sessions[0]!.date)).toBe(86_400_000)
+    expect(why['risky']).toBeGreaterThanOrEqual(14)
+  })
+  it('a camp week begins on a Monday', () => {
+    const { found } = findSeries(input(bare), ask('camp', { classes: 3, ids: ['n1', 'n2', 'n3'], start: '10:00' }))
+    expect(new Date(`${found!.sessions[0]!.date}T00:00:00Z`).getUTCDay()).toBe(1)
+    expect(found!.sessions.map((s) => s.date)).toHaveLength(3)
+  })
+  it('twice on a day is too soon for a cure of a night, and says so', () => {
+    const { found, why } = findSeries(input(bare), ask('twice', { start: '09:30', minutes: 150 }))
+    expect(found).toBeUndefined()
+    expect(why['too-soon']).toBeGreaterThan(60)
+  })
+  it('classes that are too short are not looked for any further', () => {
+    const { found, why } = findSeries(input(bare), ask('weekly', { minutes: 60 }))
+    expect([found, why['does-not-fit']]).toEqual([undefined, 1])
+  })
+})

@@ -18,6 +18,23 @@ const fontsFirst: Plugin = {
   },
 }
 
+/** Parts of the control library that its buttons and fields bring along and nothing here uses: turning wheels and bars in controls (no
+ *  control here has `loading`), and the calendar behind date pickers (there are none). Left out, the first page is 10 kB lighter. */
+const unused: Plugin = {
+  name: 'unused-parts',
+  enforce: 'pre',
+  resolveId(source, importer = '') {
+    const isLoader = /composables\/loader\.js$/.test(importer) && source.includes('VProgressLinear')
+    const isButton = /VBtn\/VBtn\.js$/.test(importer) && source.includes('VProgressCircular')
+    const isDate = /composables\/date\/date\.js$/.test(importer) && source.includes('adapters/vuetify')
+    return isLoader || isButton || isDate ? '\0unused-parts' : null
+  },
+  load: (id) =>
+    id === '\0unused-parts'
+      ? 'export const VProgressLinear = () => null; export const VProgressCircular = () => null; export class VuetifyDateAdapter {}'
+      : null,
+}
+
 const firstGroups = [
   { name: 'vue', test: /node_modules\/(@vue|vue|vue-router|pinia)\// },
   {
@@ -29,7 +46,7 @@ const firstGroups = [
 export default defineConfig({
   root: 'web',
   // Nothing here is written in Vue's options.
-  plugins: [vue({ features: { optionsAPI: false } }), vuetify({ autoImport: true }), fontsFirst],
+  plugins: [vue({ features: { optionsAPI: false } }), vuetify({ autoImport: true }), fontsFirst, unused],
   build: {
     outDir: '../dist/web',
     emptyOutDir: true,

@@ -10,17 +10,17 @@ const shots: { name: string; path: string; dark?: boolean; narrow?: boolean; lan
     name: `bench-${p}`,
     path: `/w/${p === 'piece' ? 'kelp-canvases' : 'lighthouse-blocks'}/bench/${p}`,
   })),
-  { name: 'bench-spanish', path: '/w/moths-of-the-marsh/bench/kit', language: 'es' },
   { name: 'bench-narrow', path: '/w/moths-of-the-marsh/bench/kit', narrow: true },
   { name: 'prints', path: '/w/lighthouse-blocks/prints', wait: 3200 },
   { name: 'sessions', path: '/w/moths-of-the-marsh/sessions' },
+  { name: 'room', path: '/w/moths-of-the-marsh/room', wait: 6000 },
+  { name: 'rehearsal', path: '/w/moths-of-the-marsh/rehearsal', wait: 6000 },
   { name: 'take-home', path: '/w/kelp-canvases/take-home' },
   { name: 'clinic', path: '/w/moths-of-the-marsh/clinic', press: ['bald spot'] },
   { name: 'craft', path: '/craft/gesso-ground' },
   { name: 'recipes', path: '/house/saltbox/recipes', press: ['Next version'] },
   { name: 'safety', path: '/w/heron-pages/safety' },
   { name: 'house', path: '/house/saltbox' },
-  { name: 'figures', path: '/house/saltbox/figures' },
 ]
 
 const stop = await setup()

@@ -9,6 +9,8 @@ const views = [
   '/w/lighthouse-blocks/prints',
   '/w/heron-pages/prints',
   `${moths}/sessions`,
+  `${moths}/room`,
+  `${moths}/rehearsal`,
   `${moths}/take-home`,
   '/house/saltbox',
   '/house/saltbox/recipes',

@@ -59,6 +59,8 @@ test('Spanish fits a narrow page: nothing scrolls sideways', async ({ page }) =>
     ...bench,
     '/w/moths-of-the-marsh/take-home',
     '/w/moths-of-the-marsh/sessions',
+    '/w/moths-of-the-marsh/room',
+    '/w/moths-of-the-marsh/rehearsal',
     '/w/lighthouse-blocks/prints',
     '/house/saltbox',
   ]) {

@@ -1,5 +1,5 @@
 import type { RoomInput } from './input'
-import type { Start } from './room'
+import type { Start } from './task'
 
 /** What is wrong with a plan of a room, in its own arithmetic: nothing of the search is used. Empty when it holds; its sums beside. */
 export function checkRoom(

@@ -1,6 +1,6 @@
 export { misfit, placed, roomInput, roomLimits, roomShape, type Misfit, type RoomInput } from './input'
-export { taskOf, type Task } from './task'
-export { cannotBegin, planRoom, type Bottleneck, type RoomBudget, type RoomPlan, type Start } from './room'
+export { cannotBegin, taskOf, type Start, type Task } from './task'
+export { planRoom, type Bottleneck, type RoomBudget, type RoomPlan } from './room'
 export { lowerBound } from './bound'
 export { checkRoom } from './check'
 export { keepPlan, keptPlan, quickRoom, roomKey, type KeptPlan } from './quick'

@@ -3,13 +3,8 @@ import { lowerBound } from './bound'
 import type { RoomInput } from './input'
 import { Scheduler } from './schedule'
 import { RoomSearch } from './search'
-import { taskOf, type Task } from './task'
+import { cannotBegin, startsOf, taskOf, type Start, type Task } from './task'
 
-export interface Start {
-  piece: string
-  stage: string
-  atMin: number
-}
 /** What holds a room up most: one more of it, and the plan that then ends so much earlier. */
 export interface Bottleneck {
   kind: 'station' | 'helper'
@@ -77,9 +72,6 @@ export function planRoom(
   }
 }
 
-const startsOf = (t: Task, starts: Int32Array): Start[] =>
-  Array.from(starts, (atMin, o) => ({ piece: t.ids[t.piece[o]!]!, stage: t.names[o]!, atMin }))
-
 /** One more place at each station, and one more adult, each searched anew from the plan that is there. */
 function holdsUp(
   input: RoomInput,
@@ -111,21 +103,6 @@ function holdsUp(
     oneMoreSavesMin: finish - best.search.best!.sums.finish,
     starts: startsOf(t, best.search.starts),
   }
-}
-
-/** Why a room cannot be planned at all: a stage that can never begin. */
-export function cannotBegin(t: Task, input: RoomInput): Refusal | undefined {
-  for (let o = 0; o < t.ops; o++) {
-    const s = t.station[o]!
-    if (s >= 0 && t.places[s] === 0)
-      return refuse(`There is no place at ${input.stations[s]!.id}.`, `Stage ${t.names[o]} needs one.`, [
-        `Give ${input.stations[s]!.id} a place.`,
-        'Do the stage elsewhere.',
-      ])
-    if (t.helper[o] && t.helpers === 0)
-      return refuse('There is no adult to help.', `Stage ${t.names[o]} needs one at it.`, ['Ask a helper.', 'Do the stage ahead.'])
-  }
-  return undefined
 }
 
 /** Pins that contradict a piece's own lags, arrival or a block even in an empty room, or ask for more than there is at one moment. */

@@ -1,4 +1,5 @@
 import { seeded } from '#core/sheets'
+import { pieceByPiece, shuffledList, usualLists } from './lists'
 import { better, Scheduler, type Sums } from './schedule'
 import { mirrored, type Task } from './task'
 
@@ -124,40 +125,13 @@ export class RoomSearch {
     }
   }
 
-  /** Lists to begin with: those with pins first, then piece by piece, wave by wave, the longest work first, table by table, whoever can
-   *  begin first. */
   private *beginnings(): Generator<Int32Array> {
-    const { t } = this
-    const all = Array.from({ length: t.pieces }, (_, p) => p)
-    const runsOf = (p: number) => t.firstRun[p + 1]! - t.firstRun[p]!
-    const work = all.map((p) => t.dur.subarray(t.first[p]!, t.first[p + 1]!).reduce((a, b) => a + b, 0))
-    const pins = all.map((p) => Number(!t.pin.subarray(t.first[p]!, t.first[p + 1]!).some((x) => x >= 0)))
-    const orders = [
-      [...all].sort((a, b) => pins[a]! - pins[b]! || t.from[a]! - t.from[b]! || a - b),
-      [...all].sort((a, b) => pins[a]! - pins[b]! || t.from[a]! - t.from[b]! || work[b]! - work[a]!),
-      [...all].sort((a, b) => pins[a]! - pins[b]! || t.table[a]! - t.table[b]! || a - b),
-    ]
-    const waves = (order: number[]) => {
-      const most = Math.max(...all.map(runsOf))
-      return Int32Array.from(Array.from({ length: most }, (_, k) => order.filter((p) => runsOf(p) > k)).flat())
-    }
-    for (const order of orders) {
-      yield this.pieceByPiece(order)
-      yield waves(order)
-    }
-    if (t.pieces <= 60) yield this.firstCome(all)
+    yield* usualLists(this.t)
+    if (this.t.pieces <= 60) yield this.firstCome(Array.from({ length: this.t.pieces }, (_, p) => p))
   }
 
-  private pieceByPiece(order: readonly number[]): Int32Array {
-    return Int32Array.from(order.flatMap((p) => Array.from({ length: this.t.firstRun[p + 1]! - this.t.firstRun[p]! }, () => p)))
-  }
   private shuffled(): Int32Array {
-    const list = this.pieceByPiece(Array.from({ length: this.t.pieces }, (_, p) => p))
-    for (let i = list.length - 1; i > 0; i--) {
-      const j = this.int(i + 1)
-      ;[list[i], list[j]] = [list[j]!, list[i]!]
-    }
-    return list
+    return shuffledList(this.t, this.random)
   }
 
   /** Again and again whoever can begin first. */
@@ -179,7 +153,7 @@ export class RoomSearch {
         left = true
       }
     }
-    return list.length === this.t.runFrom.length ? Int32Array.from(list) : this.pieceByPiece(all)
+    return list.length === this.t.runFrom.length ? Int32Array.from(list) : pieceByPiece(this.t, all)
   }
 
   /** Forward-backward improvement: the plan pushed to its end, then back to its beginning; repeated while it helps. */
@@ -226,7 +200,7 @@ export class RoomSearch {
       if (this.over) return
       this.insert(done, p)
     }
-    const sums = this.make(this.pieceByPiece(done))
+    const sums = this.make(pieceByPiece(this.t, done))
     if (sums) this.whole = { order: done, sums }
   }
 
@@ -267,7 +241,7 @@ export class RoomSearch {
     const { t } = this
     if (!this.whole) {
       const order = [...new Set(this.best!.list)]
-      const sums = this.make(this.pieceByPiece(order))
+      const sums = this.make(pieceByPiece(this.t, order))
       if (!sums) return void (this.credit[0] = 0.001)
       this.whole = { order, sums }
     }
@@ -278,7 +252,7 @@ export class RoomSearch {
       if (order.length > 60) order.splice(this.int(order.length + 1), 0, p)
       else this.insert(order, p)
     }
-    const sums = this.make(this.pieceByPiece(order))
+    const sums = this.make(pieceByPiece(this.t, order))
     if (!sums) return
     const worse = sums.finish - this.whole.sums.finish
     if (!better(this.whole.sums, sums) || this.random() < Math.exp(-(worse + 0.5) / (0.004 * this.whole.sums.finish + 0.2)) * 0.3)

@@ -1,4 +1,11 @@
+import { refuse, type Refusal } from '#core/reasons'
 import type { RoomInput } from './input'
+
+export interface Start {
+  piece: string
+  stage: string
+  atMin: number
+}
 
 /** A room in arrays: stages of pieces one after another, cut into runs that a longest wait ties together. Minutes throughout. */
 export interface Task {
@@ -117,4 +124,22 @@ export function mirrored(t: Task, end: number): Task {
     blocks: t.blocks.filter((b) => b.fromMin < end).map((b) => ({ fromMin: Math.max(0, end - b.toMin), toMin: end - b.fromMin })),
     pinned: false,
   }
+}
+
+export const startsOf = (t: Task, starts: Int32Array): Start[] =>
+  Array.from(starts, (atMin, o) => ({ piece: t.ids[t.piece[o]!]!, stage: t.names[o]!, atMin }))
+
+/** Why a room cannot be planned at all: a stage that can never begin. */
+export function cannotBegin(t: Task, input: RoomInput): Refusal | undefined {
+  for (let o = 0; o < t.ops; o++) {
+    const s = t.station[o]!
+    if (s >= 0 && t.places[s] === 0)
+      return refuse(`There is no place at ${input.stations[s]!.id}.`, `Stage ${t.names[o]} needs one.`, [
+        `Give ${input.stations[s]!.id} a place.`,
+        'Do the stage elsewhere.',
+      ])
+    if (t.helper[o] && t.helpers === 0)
+      return refuse('There is no adult to help.', `Stage ${t.names[o]} needs one at it.`, ['Ask a helper.', 'Do the stage ahead.'])
+  }
+  return undefined
 }

@@ -1,5 +1,6 @@
 import { createVuetify } from 'vuetify'
-import { aliases, mdi } from 'vuetify/iconsets/mdi-svg'
+import { mdiCheckboxBlankOutline, mdiCheckboxMarked, mdiCloseCircle, mdiMenuDown, mdiMinusBox } from '@mdi/js'
+import { mdi } from 'vuetify/iconsets/mdi-svg'
 
 const theme = (dark: boolean, c: Record<'paper' | 'stock' | 'ink' | 'ok' | 'watch' | 'stop' | 'water' | 'text' | 'onInk', string>) => ({
   dark,
@@ -17,6 +18,15 @@ const theme = (dark: boolean, c: Record<'paper' | 'stock' | 'ink' | 'ok' | 'watc
   },
   variables: { 'high-emphasis-opacity': 1, 'medium-emphasis-opacity': 1, 'border-opacity': 1 },
 })
+
+/** The icons that the controls in use bring along. */
+const aliases = {
+  checkboxOn: mdiCheckboxMarked,
+  checkboxOff: mdiCheckboxBlankOutline,
+  checkboxIndeterminate: mdiMinusBox,
+  dropdown: mdiMenuDown,
+  clear: mdiCloseCircle,
+}
 
 /** Vuetify, themed once so that nothing looks stock; pages never restyle a control. */
 export const vuetify = createVuetify({

@@ -41,7 +41,7 @@ async function forget() {
       <p v-if="problem" role="alert" class="stop">{{ problem }}</p>
       <div class="row">
         <v-btn autofocus @click="emit('close')">{{ text.keep }}</v-btn>
-        <v-btn color="error" variant="flat" :loading="busy" @click="forget">{{ text.erase }}</v-btn>
+        <v-btn color="error" variant="flat" :disabled="busy" @click="forget">{{ text.erase }}</v-btn>
       </div>
     </div>
   </v-dialog>

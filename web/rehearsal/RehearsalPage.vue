@@ -70,9 +70,11 @@ interface Way {
 }
 const ways = shallowRef<Way[]>([])
 const chosen = ref<Way>()
+let looked = 0
 watch(
   () => [input.value && JSON.stringify(input.value), living.value] as const,
   async ([text, alive]) => {
+    const mine = ++looked
     ways.value = []
     chosen.value = undefined
     if (!text || alive || !workshop.value) return
@@ -83,7 +85,7 @@ watch(
     await chances(
       candidates.map((c) => c.input),
       (i, chance) => {
-        if (text !== JSON.stringify(input.value)) return
+        if (mine !== looked) return
         ways.value = [...ways.value, { remedy: candidates[i]!.remedy, in100: Math.round(100 * chance) }]
       },
     )

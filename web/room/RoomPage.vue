@@ -92,9 +92,11 @@ interface Way {
   finishMin: number
 }
 const ways = shallowRef<Way[]>([])
+let looked = 0
 watch(
   () => [input.value && JSON.stringify(input.value), share.value === 1] as const,
   async ([text, ready]) => {
+    const look = ++looked
     ways.value = []
     if (!text || !ready || !workshop.value) return
     const mine = sessionId.value
@@ -105,7 +107,7 @@ watch(
     await finishes(
       candidates.map((c) => c.input),
       (i, finishMin) => {
-        if (text === JSON.stringify(input.value)) ways.value = [...ways.value, { remedy: candidates[i]!.remedy, finishMin }]
+        if (look === looked) ways.value = [...ways.value, { remedy: candidates[i]!.remedy, finishMin }]
       },
     )
   },

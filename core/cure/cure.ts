@@ -63,16 +63,70 @@ export const cureFactor = (celsius: number, humidityPct: number, coat: Coat, sur
 
 const roundUp = (minutes: number) => Math.ceil(minutes - 1e-6)
 
-/** Whether a piece laid at one instant may be rubbed at another, and from when it may and should be.
+/** What a thermometer or a logger said of the air where pieces lie. */
+export interface Reading {
+  at: Zoned
+  celsius: number
+  humidityPct: number
+}
+/** A reading holds until the next, but not longer: then the house's own air is believed again, in minutes (E). */
+export const readingHolds = figure(180, 'min', 'E')
+
+/** The air from a moment on, stretch by stretch in minutes, the last one without an end: as it was read, else as the house's usually is. */
+function airFrom(
+  laidAt: Zoned,
+  usual: CureInput['climate'],
+  air: readonly Reading[],
+): { minutes: number; air: CureInput['climate']; read: boolean }[] {
+  const laid = secondOf(laidAt)
+  const holds = readingHolds.value
+  const read = air.map((r) => ({ r, at: (secondOf(r.at) - laid) / 60 })).sort((a, b) => a.at - b.at)
+  const stretches: { minutes: number; air: CureInput['climate']; read: boolean }[] = []
+  let now = 0
+  const go = (to: number, climate: CureInput['climate'], isRead: boolean) => {
+    if (to > now) stretches.push({ minutes: to - now, air: climate, read: isRead })
+    now = Math.max(now, to)
+  }
+  read.forEach(({ r, at }, i) => {
+    go(at, usual, false)
+    go(Math.min(at + holds, read[i + 1]?.at ?? Infinity), r, true)
+  })
+  return [...stretches, { minutes: Infinity, air: usual, read: false }]
+}
+
+/** How many minutes it takes until so many minutes' worth of curing is done, when each minute counts for one over the factor of its air. */
+function minutesUntil(worth: number, stretches: ReturnType<typeof airFrom>, factor: (air: CureInput['climate']) => number): number {
+  let [left, gone] = [worth, 0]
+  for (const s of stretches) {
+    const f = factor(s.air)
+    if (left * f <= s.minutes) return gone + left * f
+    left -= s.minutes / f
+    gone += s.minutes
+  }
+  return gone
+}
+
+/** Whether a piece laid at one instant may be rubbed at another, and from when it may and should be. `air` is what was read where it lies:
+ *  each stretch counts with its own air, and the house's where nothing was read.
  *  Elapsed time counts, so a clock change in between is honoured; compared to the second; answers in laidAt's zone. */
-export function cure(i: CureInput, figures: Figures = asPractised): Cure {
-  const factor = cureFactor(i.climate.celsius, i.climate.humidityPct, i.coat, i.surface, figures)
-  const air = Math.max(1, climateFactor(i.climate.celsius, i.climate.humidityPct))
-  const requiredMin = roundUp(i.minimumMin * air)
-  const recommendedMin = Math.max(requiredMin, roundUp(i.recommendedMin * factor))
+export function cure(i: CureInput, figures: Figures = asPractised, air: readonly Reading[] = []): Cure {
+  const stretches = airFrom(i.laidAt, i.climate, air)
+  const least = (a: CureInput['climate']) => Math.max(1, climateFactor(a.celsius, a.humidityPct))
+  const better = (a: CureInput['climate']) => cureFactor(a.celsius, a.humidityPct, i.coat, i.surface, figures)
+  const requiredMin = roundUp(minutesUntil(i.minimumMin, stretches, least))
+  const recommendedMin = Math.max(requiredMin, roundUp(minutesUntil(i.recommendedMin, stretches, better)))
   const earliestAt = addMinutes(i.laidAt, requiredMin)
   const recommendedAt = addMinutes(i.laidAt, recommendedMin)
   const rub = secondOf(i.rubAt)
   const verdict = rub < secondOf(i.laidAt) || rub < secondOf(earliestAt) ? 'too soon' : rub < secondOf(recommendedAt) ? 'risky' : 'ready'
-  return { factor, climateFactor: air, requiredMin, recommendedMin, verdict, earliestAt, recommendedAt }
+  const usual = air.length === 0
+  return {
+    factor: usual || i.recommendedMin === 0 ? better(i.climate) : recommendedMin / i.recommendedMin,
+    climateFactor: usual || i.minimumMin === 0 ? least(i.climate) : requiredMin / i.minimumMin,
+    requiredMin,
+    recommendedMin,
+    verdict,
+    earliestAt,
+    recommendedAt,
+  }
 }

@@ -44,6 +44,7 @@ export const becauseRules: Record<string, string> = {
 
 export const inputNames: Record<string, string> = {
   'comes-later': 'comes later',
+  'air-read': 'readings of the air where it lies',
   people: 'people',
   tables: 'tables',
   confidence: 'wanted sure',

@@ -119,6 +119,7 @@ const planTakeHome = (s: Situation, split: Judged, participants: Situation['make
     judged: split,
     sessions: s.sessions,
     climate: s.house.climate,
+    ...(s.setting.air && { air: s.setting.air }),
     pieceName: s.kind.name,
     kind: s.kind.id,
     ownCautions: ownCautions(s),

@@ -1,6 +1,7 @@
 import type { KitLine } from '#core/kit'
 import { because, from, keysOf, weakest, type Because, type Figure, type Input } from '#core/reasons'
 import type { FigureKey } from '#core/figures'
+import { minutesBetween } from '#core/time'
 import type { PlannedDesign } from './design'
 import type { ClassLoad, DesignPlan, PlanFigure, Reckoning } from './shapes'
 import { failsKey, prior } from './quantities'
@@ -194,11 +195,14 @@ function cureFigures(s: Situation, plan: DesignPlan): Record<string, PlanFigure>
   const { cure } = plan.split
   if (!cure || !s.resolved.cure) return {}
   const estimated = (factor: number) => factor > 1 && { mark: 'E' as const, ofHouse: true as const }
-  const room: Input = {
-    name: 'room',
-    value: `${s.house.climate.celsius} °C, ${s.house.climate.humidityPct} %`,
-    ...estimated(cure.climateFactor),
-  }
+  const read = (s.setting.air ?? []).filter((r) => minutesBetween(cure.laidAt, r.at) >= 0 && minutesBetween(r.at, cure.recommendedAt) > 0)
+  const room: Input = read.length
+    ? { name: 'air-read', value: read.length, mark: 'Y' }
+    : {
+        name: 'room',
+        value: `${s.house.climate.celsius} °C, ${s.house.climate.humidityPct} %`,
+        ...estimated(cure.climateFactor),
+      }
   const laid: Input = { name: 'laid', value: cure.laidAt }
   const times = (factor: number): Input => ({ name: 'factor', value: Number(factor.toFixed(2)), ...estimated(factor) })
   const least = (base: Figure): Because => because('earliest', [laid, from('practice', base), room, times(cure.climateFactor)])

@@ -32,6 +32,7 @@ function readyAfter(s: Situation, end: Zoned): Zoned | undefined {
       surface: s.resolved.surface,
     },
     s.figures,
+    s.setting.air,
   )
   return recommendedAt
 }

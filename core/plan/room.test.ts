@@ -13,6 +13,7 @@ import {
   type Remedy,
 } from '#core/plan'
 import { keepPlan, planRoom, type RoomPlan } from '#core/room'
+import { addMinutes } from '#core/time'
 import { applyChanges, change, inWorkshop, setHeadcount, summaryOf, type Change, type Session, type Workshop } from '#core/workshop'
 
 const now = '2026-05-04T09:00:00-04:00[America/New_York]'
@@ -280,5 +281,29 @@ describe('the first dates that hold', () => {
   it('classes that are too short are not looked for any further', () => {
     const { found, why } = findSeries(input(bare), ask('weekly', { minutes: 60 }))
     expect([found, why['does-not-fit']]).toEqual([undefined, 1])
+  })
+})
+
+describe('the air that was read', () => {
+  const laid = plan(moths).split.cure!.laidAt
+  const damp = Array.from({ length: 14 }, (_, i) => ({
+    id: `r${i}`,
+    at: addMinutes(laid, i * 150),
+    celsius: 16,
+    humidityPct: 80,
+    from: 'logger' as const,
+  }))
+  it('moves when pieces are ready, on the plan, its figures and the sheets alike', () => {
+    const [dry, wet] = [plan(moths), plan({ ...moths, air: damp })]
+    // 2130 minutes of the slowest air are worth 710; the last ten are as usual.
+    expect(wet.split.cure!.requiredMin).toBe(2140)
+    expect([dry.split.cure!.verdict, wet.split.cure!.verdict]).toEqual(['ready', 'risky'])
+    expect(wet.findings.some((f) => f.code === 'risky')).toBe(true)
+    expect(wet.figures['earliest']!.value).toBe(wet.split.cure!.earliestAt)
+    expect(wet.figures['earliest']!.because.inputs.find((i) => i.name === 'air-read')).toMatchObject({ value: 14, mark: 'Y' })
+    expect(dry.figures['earliest']!.because.inputs.some((i) => i.name === 'air-read')).toBe(false)
+    const home = (w: Workshop) => plan({ ...w, sessions: w.sessions.slice(0, 1) }).takeHome.find((s) => s.ready)!.ready!
+    expect(home({ ...moths, air: damp }).neverBefore).toBe(wet.split.cure!.earliestAt)
+    expect(home(moths).neverBefore).toBe(dry.split.cure!.earliestAt)
   })
 })

@@ -264,6 +264,7 @@ export function situate(
       crowd: crowdOf(workshop, tables, placesOf(workshop, resolved)),
       each: (person) => made.get(person) ?? 0,
       printsEach: (kind.pictures ?? 1) * resolved.layers,
+      ...(workshop.air && { air: workshop.air }),
       ...lastLaid(workshop, design),
     },
     reserved,

@@ -1,4 +1,4 @@
-import { cure, type Cure } from '#core/cure'
+import { cure, type Cure, type Reading } from '#core/cure'
 import type { Figures } from '#core/figures'
 import type { Place, PieceState, ResolvedRecipe, Stage } from '#core/recipe'
 import { addMinutes, minutesBetween, type Zoned } from '#core/time'
@@ -53,6 +53,8 @@ export interface Setting {
   each: (person: string) => number
   /** Prints of one piece. */
   printsEach?: number
+  /** What was read of the air where pieces lie. */
+  air?: readonly Reading[]
   /** When the last of the pieces was really laid. */
   laidAt?: Zoned
 }
@@ -239,7 +241,7 @@ export function layingBefore(stages: readonly Stage[], cures: number): Stage {
 
 function waits(
   split: Split,
-  { design, resolved, sessions, climate, figures, laidAt }: Setting,
+  { design, resolved, sessions, climate, figures, laidAt, air }: Setting,
   loads: readonly SessionLoad[],
 ): { problems: LagProblem[]; cured?: Judged['cure'] } {
   const problems: LagProblem[] = []
@@ -257,7 +259,7 @@ function waits(
       const minutes = { minimumMin: resolved.cure.minimum.value, recommendedMin: resolved.cure.recommended.value }
       const room = loads.find((l) => l.sessionId === a.id)?.room
       const laid = laidAt ?? (room && endsAt(a, room, design, layingBefore(resolved.stages, i).id)) ?? a.to
-      const c = cure({ laidAt: laid, rubAt: b.from, ...minutes, climate, coat: resolved.coat, surface: resolved.surface }, figures)
+      const c = cure({ laidAt: laid, rubAt: b.from, ...minutes, climate, coat: resolved.coat, surface: resolved.surface }, figures, air)
       // Of two cures the one that holds least is told; both holding, the first.
       if (!cured || rank(c.verdict) > rank(cured.verdict)) cured = { ...c, laidIn: a.id, rubIn: b.id, laidAt: laid }
       if (c.verdict !== 'ready')

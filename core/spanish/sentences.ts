@@ -68,6 +68,7 @@ export const sentences: Record<string, string> = {
   'then {0} waits': 'después espera: {0}',
   'waiting before {0}': 'espera antes de {0}',
   'comes later': 'llega más tarde',
+  'readings of the air where it lies': 'lecturas del aire donde está',
   gone: 'ya no está',
   '{0} later': '{0} más tarde',
   '{0} earlier': '{0} antes',

@@ -1,4 +1,4 @@
-import { cure } from '#core/cure'
+import { cure, type Reading } from '#core/cure'
 import { weakest, type Mark } from '#core/reasons'
 import { cautions, pieceStates, type Fault, type HomeStep, type PieceState, type ResolvedRecipe, type Stage } from '#core/recipe'
 import { endsAt, type Judged, type PlacedSession } from '#core/sessions'
@@ -60,6 +60,8 @@ export interface TakeHomeInput {
   judged: Judged
   sessions: readonly PlacedSession[]
   climate: { celsius: number; humidityPct: number }
+  /** What was read where pieces lie. */
+  air?: readonly Reading[]
   hours: Hours
   figures: Figures
   pieceName: string
@@ -252,6 +254,7 @@ function readyTimes(at: Zoned, i: TakeHomeInput): TakeHomeSheet['ready'] {
       surface: i.resolved.surface,
     },
     i.figures,
+    i.air,
   )
   return {
     laidAt: at,

@@ -1,5 +1,6 @@
 export { allowed, workshopShape, newWorkshop, drawings, pictureSources, seatNumber, tableName, limits } from './workshop'
 export type {
+  AirReading,
   Allow,
   KeepClear,
   Workshop,

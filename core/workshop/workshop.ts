@@ -260,10 +260,30 @@ export const workshopShape = v.pipe(
     picturesErased: v.optional(v.pipe(v.array(erasedShape), v.maxLength(400))),
     /** Prints put where they lie by hand; the others are ganged round them. */
     locks: v.optional(v.pipe(v.array(printLock), v.maxLength(200, 'more than 200 locked prints | Unlock some.'))),
+    /** What was read of the air where pieces lie, by hand or by a logger, which may be the simulated one. */
+    air: v.optional(
+      v.pipe(
+        v.array(
+          v.object({
+            id: id(),
+            at: instant(),
+            celsius: v.pipe(
+              v.number(),
+              v.minValue(-10, 'below −10 °C | Look at the thermometer again.'),
+              v.maxValue(45, 'above 45 °C | Look at the thermometer again.'),
+            ),
+            humidityPct: v.pipe(v.number(), v.minValue(0, 'below 0 % | Give 0 to 100.'), v.maxValue(100, 'above 100 % | Give 0 to 100.')),
+            from: v.picklist(['hand', 'logger', 'simulated']),
+          }),
+        ),
+        v.maxLength(1500, 'more than 1500 readings | Take some out.'),
+      ),
+    ),
     errandsDone: v.pipe(v.array(v.pipe(v.string(), v.maxLength(80))), v.maxLength(200)),
   }),
 )
 export type Workshop = v.InferOutput<typeof workshopShape>
+export type AirReading = NonNullable<Workshop['air']>[number]
 
 export type Allow = NonNullable<Workshop['choices']['allow']>
 export const allowed = (w: Pick<Workshop, 'choices'>): Allow => w.choices.allow ?? { heat: true, spray: false, blade: true }

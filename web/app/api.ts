@@ -54,6 +54,7 @@ export const api = {
     ask<T>('/imports/roster', { ...post({ text, answers }), ...(signal && { signal }) }),
   lookAtClosedDays: <T>(text: string, house: { timeZone: string; today: string; week: unknown }) =>
     ask<T>('/imports/closed-days', post({ text, ...house })),
+  lookAtAir: <T>(text: string, timeZone: string) => ask<T>('/imports/air', post({ text, timeZone })),
   lookAtWorkshop: (text: string) => ask<{ workshop: Workshop }>('/imports/workshop', post({ text })),
   lookAtRecipe: (text: string) => ask<{ recipe: OwnRecipe }>('/imports/recipe', post({ text })),
   pictureNames: (id: string) => ask<{ pictures: { id: string; name: string }[] }>(`/workshops/${id}/pictures`),

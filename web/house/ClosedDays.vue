@@ -38,6 +38,10 @@ const addDay = () => {
     </form>
     <ClosedDaysFile :house="house" @change="(c, l) => emit('change', c, l)" />
     <p class="small two">
+      {{ $t('To follow all classes and errands of this house, subscribe to') }}
+      <a :href="`/api/houses/${house.id}/feed.ics`">{{ $t('this address') }}</a>.
+    </p>
+    <p class="small two">
       <b>{{ $t('Nothing is due on them:') }}</b> {{ $t('an errand moves back to the last open hour. Cure goes on.') }}
     </p>
     <StepField

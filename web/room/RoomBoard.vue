@@ -215,6 +215,10 @@ const tight = computed(() => {
           {{ b.what }}
         </text>
       </g>
+      <rect :x="x(cleanFrom)" :y="rule" :width="(cleanTo - cleanFrom) * scale" :height="height - rule" class="clean" />
+      <text :transform="`translate(${x((cleanFrom + cleanTo) / 2) + 4} ${rule + 12}) rotate(90)`" class="showing">
+        {{ $t('clean up to {0}', clock(cleanTo)) }}
+      </text>
       <g v-for="l in lanes.stations" :key="l.station.at">
         <path :d="`M0 ${top(l.top) + l.height}H${x(lastMin)}`" class="line" />
         <path
@@ -250,10 +254,6 @@ const tight = computed(() => {
           {{ $t('{0}, the tightest moment: {1} wait', clock(tight.q.mostAtMin), tight.q.most) }}
         </text>
       </g>
-      <rect :x="x(cleanFrom)" :y="rule" :width="(cleanTo - cleanFrom) * scale" :height="height - rule" class="clean" />
-      <text :transform="`translate(${x((cleanFrom + cleanTo) / 2) + 4} ${rule + 12}) rotate(90)`" class="showing">
-        {{ $t('clean up to {0}', clock(cleanTo)) }}
-      </text>
       <path :d="`M${x(endMin)} 0V${height}`" class="end" />
     </svg>
     <div v-for="l in lanes.tables" :key="l.table" class="who" :style="{ top: `${top(l.top)}px`, height: `${l.height}px` }">

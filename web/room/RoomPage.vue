@@ -77,7 +77,7 @@ const lastTable = computed(() => {
   const rows = story.value!.rows
   return rows.reduce((a, b) => (b.endMin > a.endMin ? b : a)).table
 })
-const queues = computed(() => queuesOf(room.value!).filter((q) => q.longestMin > 0))
+const queues = computed(() => queuesOf(room.value!).filter((q) => q.longestMin > 0 && (q.at !== 'show' || run.value?.shows?.length)))
 const waiting = computed(() => plan.value!.waitingMin)
 
 function pin(who: string[], stage: string, atMin: number | null) {

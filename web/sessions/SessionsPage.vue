@@ -13,6 +13,7 @@ import type { SaidErrand } from './errands'
 import TimeLane from './TimeLane.vue'
 import ErrandList from './ErrandList.vue'
 
+const AirPanel = defineAsyncComponent(() => import('./AirPanel.vue'))
 const SplitOffers = defineAsyncComponent(() => import('./SplitOffers.vue'))
 
 const route = useRoute()
@@ -113,6 +114,11 @@ const nothing = computed(() =>
       <section>
         <h2>{{ $t('Errands') }}</h2>
         <ErrandList :errands="errands" :say="say" @done="done" />
+        <p class="small two">
+          <a :href="`/api/workshops/${id}/errands.ics`">{{ $t('As tasks for a calendar program') }}</a>.
+          {{ $t('To follow these classes and errands, subscribe to') }}
+          <a :href="`/api/workshops/${id}/feed.ics`">{{ $t('this address') }}</a>.
+        </p>
       </section>
       <section>
         <h2>{{ $t('What stands against it') }}</h2>
@@ -120,6 +126,7 @@ const nothing = computed(() =>
         <p v-if="!findings.length" class="ok">{{ $t('Nothing.') }}</p>
       </section>
     </div>
+    <AirPanel v-if="plan.split.cure" :bench="bench" />
     <SplitOffers v-if="workshop.held !== 'home'" :bench="bench" />
   </main>
 </template>

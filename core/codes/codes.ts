@@ -139,6 +139,7 @@ export interface FindingValues extends SuitValues, OfPictures, Late {
   'shelf-short': { places: number; capacity: number; short: number }
   'whole-pack': { ml: number; noun: string; size: number; what: string }
   'misses-laying': { who: string; count: number }
+  'catch-up': { who: string; count: number; at: string; helper: Yes; ready: Yes }
   'many-copies': { copies: number; prints: number; sure: number }
   'pictures-missing': { missing: number; people: number; names: string }
   'spray-indoors': Sprayed
@@ -192,6 +193,9 @@ export interface RemedyValues {
   'finish-at-home': { state: PieceState }
   'prepare-ahead': { stages: string }
   'stagger-tables': { minutes: number }
+  'lay-for-them': { at: string; count: number }
+  'catch-up-at': { at: string; count: number }
+  'drop-catch-up': Nothing
   'rest-at-home': { stage: string }
   'fewer-rounds': { rounds: string }
   'longer-session': { minutes: number }

@@ -110,6 +110,11 @@ export const findingLines: Lines['findings'] = {
       `${v.who} ${Number(v.count) === 1 ? 'misses' : 'miss'} the laying`,
       'Lay a spare for them, or note when their own was laid, on Take-home.',
     ),
+  'catch-up': (v, say) =>
+    said(
+      v.helper ? `A helper lays ${v.who}’s piece, ${say.at(v.at)}` : `${v.who} lays at another hour, ${say.at(v.at)}`,
+      v.ready ? 'Ready when the class rubs.' : 'Not ready when the class rubs: it goes home with a sheet.',
+    ),
 }
 
 /** Ways out, as buttons say them. */
@@ -132,6 +137,9 @@ export const remedyLines: Lines['remedies'] = {
   'prepare-ahead': (v) =>
     v.stages ? `${String(v.stages)[0]!.toUpperCase()}${String(v.stages).slice(1)} ahead` : 'Spread the work over the classes',
   'stagger-tables': (v) => `Tables begin ${v.minutes} min apart`,
+  'lay-for-them': (v) => (Number(v.count) === 1 ? 'A helper lays it for them in class' : 'A helper lays theirs in class'),
+  'catch-up-at': (v, say) => `Laid at another hour: ${say.at(v.at)}`,
+  'drop-catch-up': () => 'Take it back',
   'rest-at-home': (v) => `From ${String(v.stage).toLowerCase()} at home`,
   'fewer-rounds': (v) => s(v.rounds, 'round'),
   'longer-session': (v, say) => `${say.minutes(v.minutes)} longer`,

@@ -307,3 +307,40 @@ describe('the air that was read', () => {
     expect(home(moths).neverBefore).toBe(dry.split.cure!.earliestAt)
   })
 })
+
+describe('somebody who misses the laying', () => {
+  const edda = moths.group.participants[0]!
+  const found = (w: Workshop, code: string) => plan(w).findings.filter((f) => f.code === code)
+  const sheet = (w: Workshop) => plan(w).takeHome.find((s) => s.participant === edda.id)!
+  it('has nothing to rub, and two ways to catch up', () => {
+    expect(edda.misses).toEqual(['moths-of-the-marsh-1'])
+    expect([sheet(moths).group, sheet(moths).state]).toEqual(['not-laid', 'printed'])
+    const [f] = found(moths, 'misses-laying')
+    expect(f!.values).toEqual({ who: 'Edda', count: 1 })
+    expect(f!.remedies.map((r) => [r.code, r.values['at']])).toEqual([
+      ['lay-for-them', plan(moths).split.cure!.laidAt],
+      ['catch-up-at', '2026-05-15T09:30:00-04:00[America/New_York]'],
+    ])
+  })
+  it('a helper lays it: it is ready with the others, and done with them', () => {
+    const helped = take(moths, found(moths, 'misses-laying')[0]!.remedies[0]!.changes)
+    expect(found(helped, 'misses-laying')).toEqual([])
+    expect(found(helped, 'catch-up').map((f) => [f.level, f.values])).toEqual([
+      ['note', { who: 'Edda', count: 1, at: plan(moths).split.cure!.laidAt, helper: 1, ready: 1 }],
+    ])
+    expect([sheet(helped).group, sheet(helped).state]).toEqual(['finished', 'sealed'])
+    const back = take(helped, found(helped, 'catch-up')[0]!.remedies[0]!.changes)
+    expect(back.group.participants[0]).toEqual(edda)
+  })
+  it('laid too late for the class it goes home laid, with a time of its own', () => {
+    const at = '2026-05-16T09:00:00-04:00[America/New_York]'
+    const late = take(moths, [change(moths, inWorkshop.group.participants(edda.id).catchUp, { at, by: 'self' })])
+    expect(found(late, 'catch-up')[0]).toMatchObject({ level: 'look', values: { helper: 0, ready: 0 } })
+    expect([sheet(late).group, sheet(late).state, sheet(late).ready!.laidAt]).toEqual(['rub-at-home', 'laid', at])
+    expect(sheet(late).ready!.neverBefore).toBe(addMinutes(at, plan(moths).split.cure!.requiredMin))
+  })
+  it('who was there is not asked', () => {
+    const there = take(moths, [change(moths, inWorkshop.group.participants(edda.id).misses, [])])
+    expect([found(there, 'misses-laying'), found(there, 'catch-up')]).toEqual([[], []])
+  })
+})

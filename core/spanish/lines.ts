@@ -137,6 +137,11 @@ const findings: Lines['findings'] = {
   'late-pack-kits': (v, say) => said(`Preparar ahora ${n(v.kits, 'juego')} para llevar`, `Era para ${say.at(v.by)}.`),
   'late-trim': (v, say) => said(`${v.stage}, ahora`, `Era para ${say.at(v.by)}.`),
   'late-pack': (v, say) => said('Preparar las bolsas ahora', `Era para ${say.at(v.by)}.`),
+  'catch-up': (v, say) =>
+    said(
+      v.helper ? `Un ayudante coloca la pieza de ${v.who}, ${say.at(v.at)}` : `${v.who} coloca a otra hora, ${say.at(v.at)}`,
+      v.ready ? 'Lista cuando la clase frota.' : 'No lista cuando la clase frota: va a casa con una hoja.',
+    ),
   'misses-laying': (v) =>
     said(
       `${v.who} ${Number(v.count) === 1 ? 'falta' : 'faltan'} cuando se coloca`,
@@ -251,6 +256,9 @@ const remedies: Lines['remedies'] = {
   'finish-at-home': (v) => `Terminar en casa, desde ${low(stateWord(v.state as PieceState))}`,
   'prepare-ahead': (v) => (v.stages ? `Hacer antes: ${v.stages}` : 'Repartir el trabajo entre las clases'),
   'stagger-tables': (v) => `Las mesas empiezan con ${v.minutes} min entre ellas`,
+  'lay-for-them': (v) => (Number(v.count) === 1 ? 'Un ayudante la coloca en clase' : 'Un ayudante coloca las suyas en clase'),
+  'catch-up-at': (v, say) => `Colocar a otra hora: ${say.at(v.at)}`,
+  'drop-catch-up': () => 'Quitarlo',
   'rest-at-home': (v) => `Desde ${low(v.stage)}, en casa`,
   'fewer-rounds': (v) => n(v.rounds, 'ronda'),
   'longer-session': (v, say) => `${say.minutes(v.minutes)} más larga`,

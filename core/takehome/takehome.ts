@@ -188,7 +188,9 @@ function goingHome(p: Participant, own: Piece | undefined, i: Sheeting): Going {
     const place = i.judged.split[s.id]!
     const session = i.sessions.find((x) => x.id === place)
     if (place === 'home') break
-    const cannot = p.misses.includes(place) || (own && (!session || minutesBetween(i.now, session.to) <= 0))
+    // What somebody missed and caught up with is done, up to where it cures.
+    const missed = p.misses.includes(place) && !(p.catchUp && k <= firstCure(i))
+    const cannot = missed || (own && (!session || minutesBetween(i.now, session.to) <= 0))
     if (cannot && own && !s.makes) continue
     if (cannot) break
     if (session && s.makes !== 'laid' && isTooEarly(k, going.laid, session.from, i)) break
@@ -227,6 +229,7 @@ function nextAfter(state: PieceState, i: TakeHomeInput): number {
 function laidAt(p: Participant, i: TakeHomeInput): Zoned | undefined {
   const laying = i.resolved.stages.find((s) => s.makes === 'laid')
   const place = laying && i.judged.split[laying.id]
+  if (place !== undefined && p.misses.includes(place) && p.catchUp) return p.catchUp.at
   const session = i.sessions.find((s) => s.id === place && !p.misses.includes(s.id))
   return session && laying && lastOf(session, laying.id, i)
 }

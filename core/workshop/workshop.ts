@@ -42,6 +42,8 @@ const participant = v.object({
   age: v.picklist(ageBands, `not an age band | Say one of ${ageBands.join(', ')}.`),
   /** Ids of the sessions this person will miss, or has missed. */
   misses: v.pipe(v.array(id()), v.maxLength(limits.sessions)),
+  /** When the piece of somebody who misses the laying is laid all the same: by a helper for them, or by themselves at another hour. */
+  catchUp: v.optional(v.object({ at: instant(), by: v.picklist(['helper', 'self']) })),
   /** Does everything at home, from a kit to go; left out, comes to the classes. */
   kit: v.optional(v.boolean()),
   /** How many of each design this person makes, where it is not what everybody does. */

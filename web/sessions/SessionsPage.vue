@@ -84,10 +84,9 @@ const nothing = computed(() =>
       <p class="key small" aria-hidden="true">
         <i class="night" /> {{ $t('night') }} <i class="closed" /> {{ $t('closed') }} <i class="cured" /> {{ $t('on the shelf') }}
       </p>
-      <v-btn :to="`/w/${id}/bench/sessions`">{{ $t('Type the times') }}</v-btn><v-btn :to="`/w/${id}/room`">{{
-        $t('Minute by minute')
+      <v-btn :to="`/w/${id}/bench/sessions`">{{ $t('Type the times') }}</v-btn><v-btn :href="`/api/workshops/${id}/sessions.ics`">{{
+        $t('Calendar')
       }}</v-btn
-      ><v-btn :href="`/api/workshops/${id}/sessions.ics`">{{ $t('Calendar') }}</v-btn
       ><v-btn color="primary" variant="flat" :href="`/api/workshops/${id}/before.pdf`" target="_blank">{{ $t('Before the class') }}</v-btn>
     </div>
     <TimeLane

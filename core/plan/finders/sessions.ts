@@ -1,8 +1,9 @@
 import { hazardOf, latestRecipe } from '#core/recipe'
+import { cure, type CureVerdict } from '#core/cure'
 import { firstOpening } from '#core/sessions'
-import { clockOf, minutesBetween } from '#core/time'
+import { addMinutes, clockOf, minutesBetween } from '#core/time'
 import { change, inWorkshop, moveSession, pieceOf } from '#core/workshop'
-import type { Remedy } from '../shapes'
+import type { Figured, Remedy } from '../shapes'
 import type { Situation } from '../situation'
 import { finding, remedy, takeMethod, type Find, type FindAll } from './ways'
 
@@ -73,13 +74,69 @@ function otherHour(s: Situation, id: string): Remedy {
 export const allPast: FindAll = (_parts, plan) =>
   plan.sessions.length > 0 && plan.sessions.every((x) => x.problems.includes('past')) ? [finding('all-past', 'note', 'sessions')] : []
 
+/** Who misses the laying: nothing of theirs is laid yet, unless somebody lays it for them or they come at another hour. */
 export const missing: Find = (s, plan) => {
   const laying = s.resolved.stages.find((x) => x.makes === 'laid')
   const place = laying && plan.split.split[laying.id]
   const away = s.inClass.filter((p) => place && p.misses.includes(place) && !pieceOf(s.workshop, p.id, s.design.id)?.laidAt)
-  return away.length
-    ? [finding('misses-laying', 'note', 'group', { who: away.map((p) => p.name ?? `seat ${p.seat}`).join(', '), count: away.length })]
-    : []
+  const open = away.filter((p) => !p.catchUp)
+  const named = (list: typeof away) => ({ who: list.map((p) => p.name ?? `seat ${p.seat}`).join(', '), count: list.length })
+  const set = (list: typeof away, catchUp: NonNullable<(typeof away)[number]['catchUp']> | null) =>
+    list.map((p) => change(s.workshop, inWorkshop.group.participants(p.id).catchUp, catchUp))
+  return [
+    ...(open.length
+      ? [
+          finding(
+            'misses-laying',
+            'note',
+            'group',
+            named(open),
+            catchUps(s, plan, place!).map(({ code, at, by }) => remedy(code, set(open, { at, by }), { at, count: open.length })),
+          ),
+        ]
+      : []),
+    ...away
+      .filter((p) => p.catchUp)
+      .map((p) => {
+        const { at, by } = p.catchUp!
+        const wait = waitOf(s, plan, at)
+        const values = { ...named([p]), at, helper: by === 'helper' ? 1 : 0, ready: wait === 'ready' ? 1 : 0 }
+        const late = wait !== undefined && wait !== 'ready'
+        return finding('catch-up', late ? 'look' : 'note', 'group', values, [remedy('drop-catch-up', set([p], null))])
+      }),
+  ]
+}
+
+/** How a piece that is laid at a moment would stand when its class rubs; undefined where nothing is rubbed in class. */
+function waitOf(s: Situation, plan: Figured, laidAt: string): CureVerdict | undefined {
+  const rub = s.sessions.find((x) => x.id === plan.split.cure?.rubIn)
+  const limits = s.resolved.cure
+  if (!rub || !limits) return undefined
+  const { coat, surface } = s.resolved
+  const minutes = { minimumMin: limits.minimum.value, recommendedMin: limits.recommended.value }
+  return cure({ laidAt, rubAt: rub.from, ...minutes, climate: s.house.climate, coat, surface }, s.figures, s.setting.air).verdict
+}
+
+/** So long somebody who catches up needs: to be shown, to lay, to clean up, in minutes (E). */
+const catchUpMin = 60
+
+/** Hours at which what was missed is caught up with: a helper lays it in the class; or they come themselves, first before it, then after it,
+ *  inside opening hours, as long as it is still ready by the rubbing. */
+function catchUps(
+  s: Situation,
+  plan: Figured,
+  place: string,
+): { code: 'lay-for-them' | 'catch-up-at'; at: string; by: 'helper' | 'self' }[] {
+  const missed = s.sessions.find((x) => x.id === place)
+  if (!missed) return []
+  const laid = plan.split.cure?.laidAt ?? missed.to
+  const inClass = minutesBetween(s.now, missed.to) > 0 ? [{ code: 'lay-for-them' as const, at: laid, by: 'helper' as const }] : []
+  const from = minutesBetween(s.now, missed.to) > 0 ? missed.to : s.now
+  const begins = firstOpening(from, catchUpMin, clockOf(from), s.hours)
+  const at = begins && addMinutes(begins, catchUpMin / 2)
+  const after =
+    at && ['ready', 'risky', undefined].includes(waitOf(s, plan, at)) ? [{ code: 'catch-up-at' as const, at, by: 'self' as const }] : []
+  return [...inClass, ...after]
 }
 
 export const lateErrands: FindAll = (parts, plan) => {

@@ -317,7 +317,7 @@ describe('somebody who misses the laying', () => {
     expect([sheet(moths).group, sheet(moths).state]).toEqual(['not-laid', 'printed'])
     const [f] = found(moths, 'misses-laying')
     expect(f!.values).toEqual({ who: 'Edda', count: 1 })
-    expect(f!.remedies.map((r) => [r.code, r.values['at']])).toEqual([
+    expect(f!.remedies.map((r) => [r.code, (r.values as { at?: string }).at])).toEqual([
       ['lay-for-them', plan(moths).split.cure!.laidAt],
       ['catch-up-at', '2026-05-15T09:30:00-04:00[America/New_York]'],
     ])

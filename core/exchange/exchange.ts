@@ -5,7 +5,7 @@ import { workshopShape, type Workshop } from '#core/workshop'
 
 /** Version 2 has the picture apart from its piece, its source and edge, finishing, and kits to go; a file of version 1 is read as well. */
 export const workshopFormat = { format: 'imprenta-workshop', version: 2 } as const
-export const planFormat = { format: 'imprenta-plan', version: 2 } as const
+export const planFormat = { format: 'imprenta-plan', version: 3 } as const
 
 /** A workshop as a file: format, version, workshop. Reading it back gives the same workshop, but for its pictures: they stay with
  *  the house that they were brought to. */

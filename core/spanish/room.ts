@@ -189,6 +189,8 @@ export const room: Record<string, string> = {
   'Adults, by hand': 'Adultos, a mano',
   'Seal table': 'Mesa de sellar',
   'The room could not be planned.': 'No se pudo planear la sala.',
+  'Minute by minute': 'Minuto a minuto',
+  'Keep this plan to print it': 'Guardar este plan para imprimirlo',
   'The ways could not be compared.': 'No se pudieron comparar las formas.',
   'the work was spread anew': 'se repartió el trabajo de nuevo',
   'Other ways to spread the work': 'Otras formas de repartir el trabajo',

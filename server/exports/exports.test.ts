@@ -32,7 +32,7 @@ describe('JSON', () => {
   })
   it('the plan says its format, its figures and their reasons', async () => {
     const plan = JSON.parse((await get('plan.json')).text)
-    expect(plan).toMatchObject({ format: 'imprenta-plan', version: 2, plan: { people: 18 } })
+    expect(plan).toMatchObject({ format: 'imprenta-plan', version: 3, plan: { people: 18 } })
     expect(plan.plan.figures.sheets.because.inputs.length).toBeGreaterThan(1)
     expect(plan.said.decisions).toContain('18 adults')
   })

@@ -84,6 +84,8 @@ function pin(who: string[], stage: string, atMin: number | null) {
   const label = atMin === null ? tr('a pin was taken out') : tr('{0} was pinned to {1}', called(who[0]!), clock(atMin))
   bench.act('pin', label, [pinChange(workshop.value!, sessionId.value, who, stage, atMin)])
 }
+/** What the server prints is the kept plan, or the one that comes at once. */
+const prints = computed(() => room.value!.kept || plan.value === quick.value)
 const pins = computed(() => Object.values(run.value?.pins ?? {}).reduce((n, p) => n + Object.keys(p).length, 0))
 
 /** Ways out and when the class is done by each, found one after another beside the page. */
@@ -190,7 +192,9 @@ usePageKeys(
         :clock="clock"
         :called="called"
         :tables="story.rows"
+        :prints="prints"
         :pdf="`/api/workshops/${id}/run.pdf?session=${sessionId}`"
+        @keep="keep"
       />
     </section>
     <aside>

@@ -10,14 +10,18 @@ const props = defineProps<{
   called: (person: string) => string
   tables: readonly Row[]
   pdf: string
+  /** What stands here is what would be printed. */
+  prints: boolean
 }>()
+defineEmits<{ keep: [] }>()
 const said = computed(() => props.lines.map((l) => ({ ...l, who: tablesOf(l.people, props.tables, props.called) })))
 const words: Record<string, string> = { 'set-up': 'Set up', show: 'Show everybody', 'clean-up': 'Clean up' }
 </script>
 <template>
   <details class="run">
     <summary>{{ $t('Run sheet: who begins what, when') }}</summary>
-    <div class="inline">
+    <v-btn v-if="!prints" @click="$emit('keep')">{{ $t('Keep this plan to print it') }}</v-btn>
+    <div v-else class="inline">
       <v-btn :href="pdf" target="_blank">{{ $t('Print it, one page') }}</v-btn>
       <v-btn :href="`${pdf}&tables=each`" target="_blank">{{ $t('A page for each table') }}</v-btn>
     </div>

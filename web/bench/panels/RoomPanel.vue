@@ -47,6 +47,7 @@ const tables = computed(() => {
       </div>
     </div>
     <StationPlaces :bench="bench" />
+    <v-btn v-if="plan.loads.length" :to="`/w/${bench.workshop.value!.id}/room`">{{ $t('Minute by minute') }}</v-btn>
     <p class="small two">{{ $t('Who sits where: names are set in Group. Bigger heads are older.') }}</p>
     <ul class="room">
       <li v-for="t in tables" :key="t.name" class="table">

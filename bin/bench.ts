@@ -13,6 +13,7 @@ import { benchMany, benchPapers } from './benchMany'
 import { benchMemory } from './benchMemory'
 import { benchPictures } from './benchPictures'
 import { benchRoom } from './benchRoom'
+import { benchRoomPage } from './benchRoomPage'
 import { benchSaves } from './benchSaves'
 import { benchSheets } from './benchSheets'
 import { benchStock } from './benchStock'
@@ -52,6 +53,12 @@ if (process.argv.includes('many')) {
   const end = await setup()
   const url = process.env['IMPRENTA_URL']!
   Object.assign(figures, await benchPapers(url), await benchMany(url, process.env['IMPRENTA_E2E_DATABASE']!))
+  end()
+  print()
+}
+if (process.argv.includes('roompage')) {
+  const end = await setup()
+  Object.assign(figures, await benchRoomPage(process.env['IMPRENTA_URL']!))
   end()
   print()
 }

@@ -62,6 +62,23 @@ test('a stage is pinned by keys, the plan goes round it, and taken out again', a
   await expect(page.getByRole('button', { name: /: rub, round 1/ }).nth(2)).toBeFocused()
 })
 
+test('somebody comes later: their row says so, and the plan follows; taken out it is as before', async ({ page }) => {
+  await page.goto(`${await own(page, 'tardy')}/room`)
+  await expect(finish(page)).toHaveText('12:00', { timeout: 15_000 })
+  await page.getByText('Somebody comes later').click()
+  await page.getByLabel('Who', { exact: true }).selectOption({ label: 'Mira' })
+  await page.getByLabel('Minutes later').fill('0')
+  await page.getByRole('button', { name: 'Note it' }).click()
+  await expect(page.getByRole('alert')).toHaveText('Choose who, and 1 to 1440 minutes.')
+  await page.getByLabel('Minutes later').fill('85')
+  await page.getByRole('button', { name: 'Note it' }).click()
+  await expect(page.getByText('Mira: here 11:25')).toBeVisible()
+  // 85 minutes after the beginning 70 of work and drying begin.
+  await expect(finish(page)).toHaveText('12:35')
+  await page.getByRole('button', { name: 'Mira comes at the beginning' }).click()
+  await expect(finish(page)).toHaveText('12:00', { timeout: 15_000 })
+})
+
 test('a plan is kept, shown to all in the middle, and printed; the run sheet is a list', async ({ page }) => {
   const here = await own(page, 'kept')
   await page.goto(`${here}/room`)

@@ -13,6 +13,7 @@ import { usePageKeys } from '../app/usePageKeys'
 import { useBench } from '../bench/useBench'
 import SegmentChoice from '../ui/SegmentChoice.vue'
 import SourceMark from '../ui/SourceMark.vue'
+import ComesLater from './ComesLater.vue'
 import RoomBoard from './RoomBoard.vue'
 import RunList from './RunList.vue'
 import { stationName } from './boardLanes'
@@ -263,6 +264,14 @@ usePageKeys(
           <v-btn type="submit">{{ $t('Show it') }}</v-btn>
         </form>
       </details>
+      <ComesLater
+        v-if="!room.empty"
+        :bench="bench"
+        :session="sessionId"
+        :people="story.rows.map((r) => r.person)"
+        :called="called"
+        :clock="clock"
+      />
       <div class="foot">
         <p v-if="room.kept" class="small">
           {{ $t('This plan is kept: it is what is printed.') }} <v-btn size="small" @click="forget">{{ $t('Let it go') }}</v-btn>

@@ -29,8 +29,8 @@ export interface Series {
   /** How many first days were looked at. */
   tried: number
 }
-/** Why the days before were not taken, by how many: closed, taken by others, too soon after laying, too short, errands too late. */
-export type Because = Record<string, number>
+/** Why days were not taken, each reason with how many of them. */
+type Against = Record<string, number>
 
 /** What another day may change. */
 const dated = ['risky', 'too-soon', 'shelf-shared', 'session-over-midnight']
@@ -43,10 +43,10 @@ const farthest = 120
 
 /** The first dates on which a workshop's classes can be held: open, the room free, every wait kept as recommended, nothing too late to order
  *  or print. Looked for day by day from tomorrow; whatever stands against a day is counted. Where every such wait is risky, the first of them, marked so. Nothing found: none in so many days. */
-export function findSeries(input: PlanInput, asked: SeriesAsked, summaries: readonly Summary[] = []): { found?: Series; why: Because } {
+export function findSeries(input: PlanInput, asked: SeriesAsked, summaries: readonly Summary[] = []): { found?: Series; why: Against } {
   const { workshop, house, now } = input
   const hours = hoursOf(house)
-  const why: Because = {}
+  const why: Against = {}
   const not = (reason: string) => (why[reason] = (why[reason] ?? 0) + 1)
   let risky: Series | undefined
   const others = summaries.filter((s) => s.id !== workshop.id)

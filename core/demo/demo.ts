@@ -133,7 +133,7 @@ function workshopOf(p: Plot, today: string): Workshop {
     designs: [{ id: `${p.id}-d1`, ...p.design }, ...(p.second ? [{ id: `${p.id}-d2`, ...p.second }] : [])],
     ...(p.held && { held: p.held }),
     sessions,
-    choices: { spares: p.id === 'moths-of-the-marsh' ? 3 : null, samples: null, confidence: 0.9, share: {}, split: {}, ...(p.stations && { stations: p.stations, wish: 95 }) },
+    choices: { spares: p.id === 'moths-of-the-marsh' ? 3 : null, samples: null, confidence: 0.9, share: {}, split: {}, ...(p.stations && { wish: 95, stations: p.stations }) },
     pieces: pieces(p, participants, sessions, at),
     ...(shown.length && { pictures: shown.map((x) => x.picture) }),
     errandsDone: p.done ?? [],

@@ -7,13 +7,15 @@ import { queue } from '../app/desk/queue'
 import { browserWith, DeskServer } from '../testing/deskServer'
 import { useBench } from './useBench'
 
+let away = false
 /** A server that gives the demo and then is away; the browser's database is a stand-in in memory. */
 beforeEach(async () => {
+  away = false
   setActivePinia(createPinia())
   const server = new DeskServer()
   await browserWith(server)
   vi.stubGlobal('fetch', (url: string, init?: RequestInit) =>
-    url === '/api/commands' ? Promise.reject(new TypeError('offline')) : server.answer(url, init),
+    url === '/api/commands' || away ? Promise.reject(new TypeError('offline')) : server.answer(url, init),
   )
 })
 
@@ -32,6 +34,7 @@ describe('the bench', () => {
   })
   it('shows a deed at once, marks what changed, and keeps it while the server is away', async () => {
     const b = await bench()
+    away = true
     b.people(19)
     expect(b.plan.value!.people).toBe(19)
     expect(b.since.value!.label).toBe('18 people became 19')

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t as tr } from '#core/language'
 import { useElementSize } from '@vueuse/core'
 import { computed, ref } from 'vue'
 import type { Profile } from '#core/rehearsal'
@@ -31,26 +32,24 @@ const ten = (b: number) => work(b) + p.value.waitP90[b]!
 const peak = computed(() => p.value.wait.indexOf(Math.max(...p.value.wait)))
 const waits = computed(() => Math.round(Math.max(...p.value.wait)))
 const quiet = computed(() => p.value.longestWaitP50 < 1.5)
+const said = computed(() => {
+  const { longestWaitP50, longestWaitP90 } = p.value
+  const [name, at] = [props.name, props.clock(peak.value * props.binMin)]
+  return quiet.value
+    ? tr('{0}: no queue.', name)
+    : tr(
+        '{0}: {1} wait at {2}, up to {3} min; in one of ten up to {4} min.',
+        name,
+        waits.value,
+        at,
+        Math.round(longestWaitP50),
+        Math.round(longestWaitP90),
+      )
+})
 </script>
 <template>
   <div ref="box" class="lane">
-    <svg
-      :width="width"
-      :height="high + 4"
-      role="img"
-      :aria-label="
-        quiet
-          ? $t('{0}: no queue.', name)
-          : $t(
-              '{0}: {1} wait at {2}, up to {3} min; in one of ten up to {4} min.',
-              name,
-              waits,
-              clock(peak * binMin),
-              Math.round(profile.longestWaitP50),
-              Math.round(profile.longestWaitP90),
-            )
-      "
-    >
+    <svg :width="width" :height="high + 4" role="img" :aria-label="said">
       <path :d="`M${side} ${y(profile.places)}H${width}`" class="places" />
       <path :d="steps(ten, work)" class="ten" />
       <path :d="steps(wait, work)" class="wait" />

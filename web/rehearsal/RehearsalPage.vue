@@ -101,6 +101,11 @@ const setWish = (by: number) => {
 }
 const planSo = () => chosen.value && bench.act('way-out', say.value!.remedy(chosen.value.remedy).toLowerCase(), chosen.value.remedy.changes)
 const again = () => (seed.value += 1)
+const nowSaid = computed(() => {
+  const { p50, p90 } = story.value!.finishMin
+  const [half, most] = [p50, p90].map((m) => clock(m + cleanUp.value))
+  return tr('Now {0} of 100. Half are clean by {1}, nine of ten by {2}.', inTime.value, half!, most!)
+})
 usePageKeys({ '+': () => setWish(5), '=': () => setWish(5), '-': () => setWish(-5), Enter: () => (chosen.value ? planSo() : false) })
 </script>
 <template>
@@ -187,14 +192,7 @@ usePageKeys({ '+': () => setWish(5), '=': () => setWish(5), '-': () => setWish(-
         <path :d="`M${wish * 2.6 + 3} 1v28`" class="wish" />
       </svg>
       <p v-if="story" class="small two">
-        {{
-          $t(
-            'Now {0} of 100. Half are clean by {1}, nine of ten by {2}.',
-            inTime,
-            clock(story.finishMin.p50 + cleanUp),
-            clock(story.finishMin.p90 + cleanUp),
-          )
-        }}
+        {{ nowSaid }}
         <SourceMark mark="E" />
       </p>
       <progress v-if="living" :value="story?.runs ?? 0" :max="runs" :aria-label="$t('Being lived')" />
@@ -234,145 +232,4 @@ usePageKeys({ '+': () => setWish(5), '=': () => setWish(5), '-': () => setWish(-
     </aside>
   </main>
 </template>
-<style scoped>
-.page {
-  padding: var(--s-2) var(--s-page) var(--s-5);
-  display: grid;
-  grid-template-columns: minmax(0, 1fr) 310px;
-  gap: var(--s-5);
-  align-items: start;
-}
-.leaf {
-  display: grid;
-  gap: var(--s-2);
-  min-width: 0;
-}
-.head {
-  display: flex;
-  flex-wrap: wrap;
-  gap: var(--s-2) var(--s-4);
-  align-items: center;
-  justify-content: space-between;
-}
-.below {
-  display: grid;
-  grid-template-columns: minmax(0, 1fr) 200px;
-  gap: var(--s-5);
-  border-top: 2px solid var(--text);
-  padding-top: var(--s-2);
-}
-.below h2 {
-  font-size: var(--t-lead);
-}
-aside {
-  display: grid;
-  gap: var(--s-2);
-}
-aside h2 {
-  font-size: var(--t-h3);
-}
-.rule {
-  border-bottom: 1px solid var(--edge);
-  padding-bottom: var(--s-1);
-}
-.stepper {
-  display: flex;
-  align-items: center;
-  gap: var(--s-2);
-}
-.gate circle {
-  fill: none;
-  stroke: var(--ink);
-  stroke-width: 1.8;
-  stroke-dasharray: 3 2;
-}
-.gate .reached {
-  fill: var(--ink);
-  stroke-dasharray: none;
-}
-.gate .wish {
-  stroke: var(--text);
-  stroke-width: 4;
-}
-progress {
-  width: 100%;
-  accent-color: var(--ink);
-}
-.ways {
-  display: grid;
-  gap: var(--s-1);
-}
-.way {
-  display: grid;
-  grid-template-columns: 1fr auto auto;
-  gap: var(--s-2);
-  align-items: baseline;
-  min-height: 48px;
-  padding: var(--s-2) var(--s-3);
-  border: 1.5px solid var(--edge);
-  border-radius: var(--r-ctl);
-  background: var(--stock);
-}
-.chosen {
-  background: var(--wash);
-  border-color: var(--ink);
-}
-.way:focus-visible {
-  outline: 3px solid var(--text);
-  outline-offset: 2px;
-}
-.chance {
-  font: 780 var(--t-h2) var(--f-head);
-  color: var(--ink);
-}
-.tables {
-  display: grid;
-  grid-template-columns: 1fr 1fr;
-  gap: var(--s-2);
-}
-.tab {
-  display: inline-block;
-  min-width: 36px;
-  text-align: center;
-  border: 1.6px solid var(--text);
-  border-radius: var(--r-ctl);
-  margin-inline-end: var(--s-1);
-}
-.watch {
-  color: var(--watch);
-}
-.key {
-  display: flex;
-  flex-wrap: wrap;
-  gap: var(--s-1);
-  align-items: center;
-}
-.k {
-  display: inline-block;
-  width: 26px;
-  height: 14px;
-  margin-inline-start: var(--s-3);
-}
-.k.waits {
-  background: repeating-linear-gradient(135deg, var(--watch) 0 2px, var(--watch-wash) 2px 6px);
-}
-.k.ten {
-  border: 1.5px dashed var(--watch);
-}
-.k.work {
-  background: var(--text-2);
-}
-summary {
-  min-height: 44px;
-  display: flex;
-  align-items: center;
-  cursor: pointer;
-  font-weight: 600;
-}
-@media (max-width: 900px) {
-  .page,
-  .below {
-    grid-template-columns: minmax(0, 1fr);
-  }
-}
-</style>
+<style scoped src="./rehearsal.css"></style>

@@ -5,7 +5,7 @@ import { useRoute, useRouter } from 'vue-router'
 import { clockOf } from '#core/house'
 import { pinChange, roomWays, type Remedy } from '#core/plan'
 import { keepPlan } from '#core/room'
-import { queuesOf, runLines, storyOf, type ClassRoom } from '#core/sessions'
+import { queuesOf, runLines, storyOf, type ClassRoom, type Queue } from '#core/sessions'
 import { addMinutes, sayClock } from '#core/time'
 import { change, inWorkshop } from '#core/workshop'
 import LostPage from '../app/LostPage.vue'
@@ -16,6 +16,7 @@ import SourceMark from '../ui/SourceMark.vue'
 import ComesLater from './ComesLater.vue'
 import RoomBoard from './RoomBoard.vue'
 import RunList from './RunList.vue'
+import ShowAll from './ShowAll.vue'
 import { stationName } from './boardLanes'
 import { useRoom } from './useRoom'
 
@@ -130,26 +131,16 @@ const unpin = () =>
 const forget = () =>
   bench.act('keep', tr('the kept plan was let go'), [change(workshop.value!, inWorkshop.sessions(sessionId.value).kept, null)])
 
-/** What is shown to everybody in the middle of a class: a block through everything. */
-const showAt = ref('')
-const showWhat = ref('')
-function addShow() {
-  const m = /^(\d{1,2}):(\d{2})$/.exec(showAt.value)
-  if (!m) return
-  const start = sayClock(session.value!.from, 24).split(':').map(Number) as [number, number]
-  const atMin = (Number(m[1]) * 60 + Number(m[2]) - start[0] * 60 - start[1] + 1440) % 1440
-  const now = run.value?.shows ?? []
-  bench.set(
-    inWorkshop.sessions(sessionId.value).shows,
-    [...now, { id: `show-${atMin}-${now.length}`, atMin, minutes: 5, what: showWhat.value.slice(0, 60) }],
-    tr('something is shown to all at {0}', showAt.value),
-  )
-  showAt.value = showWhat.value = ''
-}
-const dropShow = (i: number) => {
-  const left = (run.value?.shows ?? []).filter((_, k) => k !== i)
-  bench.set(inWorkshop.sessions(sessionId.value).shows, left.length ? left : null, tr('what is shown to all was taken out'))
-}
+const cleanSaid = computed(() => {
+  const [at, end, left] = [clock(clean.value), clock(session.value!.minutes), say.value!.minutes(Math.abs(free.value))]
+  return free.value >= 0
+    ? tr('Clean by {0}; {1} free until the room ends at {2}.', at, left, end)
+    : tr('Clean by {0}: {1} after the room ends at {2}.', at, left, end)
+})
+const queueSaid = ({ places, most, mostAtMin, longestMin }: Queue) =>
+  places === null
+    ? tr('{0} wait at once, up to {1}.', most, say.value!.minutes(longestMin))
+    : tr('{0} places: {1} wait at once at {2}, up to {3}.', places, most, clock(mostAtMin), say.value!.minutes(longestMin))
 usePageKeys(
   Object.fromEntries([1, 2, 3, 4, 5].map((n) => [`${n}`, () => (helpful.value[n - 1] ? take(helpful.value[n - 1]!.remedy) : false)])),
 )
@@ -212,20 +203,12 @@ usePageKeys(
       <progress v-if="share < 1" :value="share" max="1" :aria-label="$t('A better plan is looked for')" />
       <p v-if="problem" class="stop">{{ problem }}</p>
       <p :class="free >= 0 ? 'ok' : 'stop'">
-        {{
-          free >= 0
-            ? $t('Clean by {0}; {1} free until the room ends at {2}.', clock(clean), say.minutes(free), clock(session.minutes))
-            : $t('Clean by {0}: {1} after the room ends at {2}.', clock(clean), say.minutes(-free), clock(session.minutes))
-        }}
+        {{ cleanSaid }}
       </p>
       <article v-for="q in queues.slice(0, 2)" :key="q.at" class="held">
         <h3>{{ q.at === 'show' ? $t('While something is shown') : stationName(q.at) }}</h3>
         <p class="small two">
-          {{
-            q.places === null
-              ? $t('{0} wait at once, up to {1}.', q.most, say.minutes(q.longestMin))
-              : $t('{0} places: {1} wait at once at {2}, up to {3}.', q.places, q.most, clock(q.mostAtMin), say.minutes(q.longestMin))
-          }}
+          {{ queueSaid(q) }}
         </p>
       </article>
       <p v-if="waiting > 0" class="small two">
@@ -242,28 +225,7 @@ usePageKeys(
       <p v-if="useless.length" class="small">
         <b>{{ $t('Would save nothing:') }}</b> {{ useless.map((w) => say!.remedy(w.remedy).toLowerCase()).join(', ') }}.
       </p>
-      <details>
-        <summary>{{ $t('Show everybody something') }}</summary>
-        <ul v-if="run?.shows?.length" class="bare">
-          <li v-for="(x, i) in run.shows" :key="x.id">
-            {{ clock(x.atMin) }} {{ x.what || $t('show all') }}, {{ $t('{0} min', x.minutes) }}
-            <v-btn size="small" :aria-label="$t('Take out what is shown at {0}', clock(x.atMin))" @click="dropShow(i)">{{
-              $t('Take out')
-            }}</v-btn>
-          </li>
-        </ul>
-        <form class="tools" @submit.prevent="addShow">
-          <label
-            ><span class="label">{{ $t('At') }}</span
-            ><input v-model="showAt" type="time" class="field" required
-          /></label>
-          <label class="wide"
-            ><span class="label">{{ $t('What') }}</span
-            ><input v-model="showWhat" type="text" class="field" maxlength="60"
-          /></label>
-          <v-btn type="submit">{{ $t('Show it') }}</v-btn>
-        </form>
-      </details>
+      <ShowAll :bench="bench" :session="sessionId" :from="session.from" :clock="clock" />
       <ComesLater
         v-if="!room.empty"
         :bench="bench"
@@ -283,111 +245,4 @@ usePageKeys(
     </aside>
   </main>
 </template>
-<style scoped>
-.page {
-  padding: var(--s-2) var(--s-page) var(--s-5);
-  display: grid;
-  grid-template-columns: minmax(0, 1fr) 310px;
-  gap: var(--s-5);
-  align-items: start;
-}
-.head {
-  display: flex;
-  flex-wrap: wrap;
-  align-items: center;
-  gap: var(--s-2) var(--s-4);
-  margin-bottom: var(--s-2);
-}
-.plan {
-  min-width: 0;
-  display: grid;
-  gap: var(--s-2);
-}
-aside {
-  display: grid;
-  gap: var(--s-2);
-}
-.rule {
-  border-bottom: 1px solid var(--edge);
-  padding-bottom: var(--s-1);
-}
-.last {
-  display: flex;
-  align-items: center;
-  gap: var(--s-2);
-  line-height: 1.15;
-}
-.poster {
-  font: 780 var(--t-poster) / 1 var(--f-head);
-}
-progress {
-  width: 100%;
-  accent-color: var(--ink);
-}
-.held {
-  border-inline-start: 5px solid var(--watch);
-  padding-inline-start: var(--s-3);
-}
-.held h3 {
-  font-size: var(--t-text);
-}
-.ways {
-  display: grid;
-  gap: var(--s-1);
-}
-.way {
-  justify-content: start;
-  height: auto !important;
-  min-height: 44px;
-}
-.way :deep(.v-btn__content) {
-  white-space: normal;
-  text-align: start;
-}
-.saves {
-  color: var(--ink);
-  font-weight: 700;
-}
-.foot {
-  display: grid;
-  gap: var(--s-2);
-}
-summary {
-  min-height: 44px;
-  display: flex;
-  align-items: center;
-  cursor: pointer;
-  font-weight: 600;
-}
-.wide {
-  flex: 1;
-  min-width: 120px;
-}
-.k {
-  display: inline-block;
-  width: 26px;
-  height: 14px;
-  vertical-align: -2px;
-  margin-inline-start: var(--s-3);
-}
-.k.hands {
-  background: var(--ink);
-}
-.k.alone {
-  border-bottom: 3px solid var(--edge);
-}
-.k.waits {
-  background: repeating-linear-gradient(135deg, var(--watch) 0 2px, var(--watch-wash) 2px 6px);
-}
-.key {
-  display: flex;
-  gap: var(--s-1);
-  flex-wrap: wrap;
-  align-items: center;
-}
-@media (max-width: 900px) {
-  .page {
-    grid-template-columns: minmax(0, 1fr);
-  }
-}
-</style>
+<style scoped src="./room.css"></style>

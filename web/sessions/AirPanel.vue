@@ -24,6 +24,10 @@ const usual = computed(() => {
   return planWorkshop({ ...props.bench.desk.planInput(w.value.id)!, workshop: bare, now: plan.value.now }).split.cure
 })
 const moved = computed(() => (usual.value ? minutesBetween(usual.value.recommendedAt, cure.value.recommendedAt) : 0))
+const movedSaid = computed(() => {
+  const [by, from] = [say.value.minutes(Math.abs(moved.value)), say.value.at(cure.value.recommendedAt)]
+  return moved.value > 0 ? tr('Better rubbed {0} later: from {1}.', by, from) : tr('Better rubbed {0} sooner: from {1}.', by, from)
+})
 const simulated = computed(() => air.value.some((r) => r.from === 'simulated'))
 
 const set = (list: AirReading[], label: string) =>
@@ -118,11 +122,7 @@ const mean = (f: (r: AirReading) => number) => (air.value.reduce((sum, r) => sum
             mean((r) => r.humidityPct),
           )
         }}
-        <b v-if="moved">{{
-          moved > 0
-            ? $t('Better rubbed {0} later: from {1}.', say.minutes(moved), say.at(cure.recommendedAt))
-            : $t('Better rubbed {0} sooner: from {1}.', say.minutes(-moved), say.at(cure.recommendedAt))
-        }}</b>
+        <b v-if="moved">{{ movedSaid }}</b>
         <span v-else class="two">{{ $t('It is as the house usually is.') }}</span>
       </p>
       <svg v-if="drawn" viewBox="0 0 600 60" preserveAspectRatio="none" class="lines" aria-hidden="true">
@@ -201,53 +201,4 @@ const mean = (f: (r: AirReading) => number) => (air.value.reduce((sum, r) => sum
     </div>
   </section>
 </template>
-<style scoped>
-section {
-  display: grid;
-  gap: var(--s-2);
-  border-top: 2px solid var(--text);
-  padding-top: var(--s-2);
-}
-.simulated {
-  font: 600 var(--t-label) var(--f-text);
-  border: 1.5px dashed var(--edge);
-  padding: 0 var(--s-2);
-}
-.lines {
-  width: 100%;
-  height: 60px;
-  background: var(--stock);
-}
-polyline {
-  fill: none;
-  stroke-width: 2;
-  vector-effect: non-scaling-stroke;
-}
-.warm {
-  stroke: var(--watch);
-}
-.damp {
-  stroke: var(--water);
-  stroke-dasharray: 5 3;
-}
-.warm-word {
-  color: var(--watch);
-}
-.damp-word {
-  color: var(--water);
-}
-.short {
-  width: 84px;
-}
-.file {
-  flex: 1;
-  min-width: 0;
-}
-.file input {
-  width: 100%;
-}
-.list {
-  max-height: 260px;
-  overflow: auto;
-}
-</style>
+<style scoped src="./air.css"></style>

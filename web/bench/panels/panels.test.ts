@@ -196,7 +196,7 @@ describe('the sessions', () => {
     expect(w.value.sessions).toHaveLength(5)
     // Both sittings of the moths are there: one more is a week on, at the same clock time and as long.
     expect(Date.parse(dates()[2]!) - Date.parse(last)).toBe(7 * 86_400_000)
-    expect(w.value.sessions[2]).toMatchObject({ start: '10:00', end: '13:00', room: 'Craft room' })
+    expect(w.value.sessions[2]).toMatchObject({ start: '10:00', end: '12:45', room: 'Craft room' })
     expect(named('Add a class').attributes('disabled')).toBeDefined()
     await named('Take out class 5').trigger('click')
     expect([w.value.sessions.length, page.findAll('.card').length]).toEqual([4, 4])

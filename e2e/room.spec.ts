@@ -1,5 +1,7 @@
 import { expect, test, type Page } from '@playwright/test'
 import { uuidv7 } from 'uuidv7'
+import { demoWorkshops } from '#core/demo'
+import type { Workshop } from '#core/workshop'
 import { axe } from './pages'
 
 test.beforeEach(async ({ page }) => {
@@ -8,10 +10,8 @@ test.beforeEach(async ({ page }) => {
 const at = (path: string) => process.env['IMPRENTA_URL'] + path
 
 /** A copy of the demo's moths in a room of its own: others find theirs as they were. */
-async function own(page: Page, id: string, more: (w: Record<string, unknown>) => object = () => ({})): Promise<string> {
-  const { workshop } = (await (await page.request.get(at('/api/workshops/moths-of-the-marsh/workshop.json'))).json()) as {
-    workshop: { sessions: { id: string }[]; group: object }
-  }
+async function own(page: Page, id: string, more: (w: Workshop) => object = () => ({})): Promise<string> {
+  const workshop = structuredClone(demoWorkshops('2026-05-15').find((w) => w.id === 'moths-of-the-marsh')!)
   const sessions = workshop.sessions.map((s, i) => ({ ...s, id: `${id}-${i + 1}`, room: `Room of ${id}` }))
   const after = { ...workshop, id, title: id, sessions, pieces: [], pictures: [], ...more(workshop) }
   const command = {
@@ -66,7 +66,7 @@ test('somebody comes later: their row says so, and the plan follows; taken out i
   await page.goto(`${await own(page, 'tardy')}/room`)
   await expect(finish(page)).toHaveText('12:00', { timeout: 15_000 })
   await page.getByText('Somebody comes later').click()
-  await page.getByLabel('Who', { exact: true }).selectOption({ label: 'Mira' })
+  await page.getByRole('combobox', { name: /^Who/ }).selectOption({ label: 'Mira' })
   await page.getByLabel('Minutes later').fill('0')
   await page.getByRole('button', { name: 'Note it' }).click()
   await expect(page.getByRole('alert')).toHaveText('Choose who, and 1 to 1440 minutes.')
@@ -118,7 +118,7 @@ test('forty people with long names: tables open while the room is searched, noth
     age: 'adult',
     misses: [],
   }))
-  const here = await own(page, 'busy', (w) => ({ group: { ...(w['group'] as object), tables: 10, participants: people } }))
+  const here = await own(page, 'busy', (w) => ({ group: { ...w.group, tables: 10, participants: people } }))
   await page.goto(`${here}/room`)
   await expect(finish(page)).toBeVisible()
   await page.getByRole('button', { name: 'Table C, 4 people' }).click()

@@ -33,6 +33,8 @@ for (const dark of [false, true])
     })
 
 test('narrow views do not scroll sideways', async ({ page }) => {
+  // Every view, one after another: on a slow machine that takes its time.
+  test.setTimeout(240_000)
   await page.setViewportSize({ width: 390, height: 844 })
   for (const view of views) {
     await open(page, view)

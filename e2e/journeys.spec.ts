@@ -171,13 +171,13 @@ test('a roster is looked at first: an odd heading is asked about, a bad line nam
 
 test('sessions move by keys and the verdict follows', async ({ page }) => {
   await open(page, `${moths}/sessions`)
-  await expect(page.getByText('Ready by then.', { exact: true })).toBeVisible()
+  await expect(page.locator('.verdict').getByText('Ready by then.')).toBeVisible()
   const second = page.getByRole('button', { name: /^Class 2,/ })
   await second.focus()
   for (let i = 0; i < 16; i++) await page.keyboard.press('Shift+ArrowLeft')
-  await expect(page.getByText('Risky by then.', { exact: true })).toBeVisible()
+  await expect(page.locator('.verdict').getByText('Risky by then.')).toBeVisible()
   for (let i = 0; i < 16; i++) await page.getByRole('button', { name: /Undo/ }).click()
-  await expect(page.getByText('Ready by then.', { exact: true })).toBeVisible()
+  await expect(page.locator('.verdict').getByText('Ready by then.')).toBeVisible()
   await saved(page)
 })
 

@@ -50,7 +50,7 @@ test('a stage is pinned by keys, the plan goes round it, and taken out again', a
   await seal.press('Shift+ArrowRight')
   const pinned = page.getByRole('button', { name: /^Mira: seal.*, pinned$/ })
   await expect(pinned).toBeVisible()
-  await expect(page.getByRole('button', { name: 'Take out 1 pins' })).toBeVisible()
+  await expect(page.getByRole('button', { name: 'Take out the pin' })).toBeVisible()
   await pinned.press('p')
   await expect(pinned).toHaveCount(0)
   // Arrows go from stage to stage and from row to row.
@@ -176,8 +176,8 @@ test('a holiday file closes days after a look; errands and dates follow', async 
   await page
     .getByLabel('Closed days from a calendar file (.ics)')
     .setInputFiles({ name: 'fiestas.ics', mimeType: 'text/calendar', buffer: Buffer.from(text) })
-  await expect(page.getByText('1 days would be closed')).toBeVisible()
-  await page.getByText('1 events are left out').click()
+  await expect(page.getByText('1 day would be closed')).toBeVisible()
+  await page.getByText('1 event is left out').click()
   await expect(page.getByText('line 6: , cannot be read')).toBeVisible()
   await page.getByRole('button', { name: 'Close them' }).click()
   await expect(page.getByRole('button', { name: 'Open again on 2026-10-12' })).toBeVisible()
@@ -197,7 +197,7 @@ test('splits stand side by side, and the first dates that hold are found', async
   await page.goto(`${here}/bench/sessions`)
   await page.locator('summary', { hasText: 'Find the first dates' }).click()
   await page.getByRole('button', { name: 'Find them' }).click()
-  const take = page.getByRole('button', { name: 'Take these dates' })
+  const take = page.getByRole('button', { name: 'Take these dates instead' })
   await take.click({ timeout: 15_000 })
   await expect(page.getByRole('heading', { name: /^1 / })).toBeVisible()
   expect(await axe(page)).toEqual([])

@@ -59,7 +59,7 @@ export const craftFindings: LinesOf<Pick<FindingValues, CraftFinding>, Said> = {
   'station-missing': (v) => said(`No ${v.one} for ${lower(v.stage)}`, `Class ${v.session} needs one at the least.`),
   'station-queue': (v, say) =>
     said(
-      `${v.have} ${Number(v.have) === 1 ? v.one : v.station}: ${v.wait} wait, up to ${say.minutes(v.minutes)}`,
+      `${v.have} ${Number(v.have) === 1 ? v.one : v.station}: ${v.wait} ${Number(v.wait) === 1 ? 'waits' : 'wait'}, up to ${say.minutes(v.minutes)}`,
       `In class ${v.session}, which fits all the same.`,
     ),
   'pins-broken': (v) => said(`What you pinned in class ${v.session} cannot hold`, 'It is planned without the pins.'),

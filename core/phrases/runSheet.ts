@@ -3,7 +3,7 @@ import { t } from '#core/language'
 import { stopsOf, type Plan } from '#core/plan'
 import { cautions } from '#core/recipe'
 import { runLines, storyOf, tablesOf } from '#core/sessions'
-import { addMinutes, sayClock, sayDay } from '#core/time'
+import { addMinutes, sayClock, sayDay, sayMinute } from '#core/time'
 import type { Workshop } from '#core/workshop'
 import { phrases } from './phrases'
 
@@ -17,8 +17,9 @@ export interface RunText {
   cautions: string[]
 }
 
-/** What is called how in a room's minutes: its own words, or those of set-up, showing and clean-up. */
 const own: Record<string, string> = { 'set-up': 'Set up', show: 'Show everybody', 'clean-up': 'Clean up' }
+/** What a line of a class's run is called: its stage, or set-up, showing and clean-up. */
+export const runLineName = (name: string): string => t(own[name] ?? name)
 
 /** The run sheet of a class by its room's plan, for everybody or for some tables; undefined where nothing is done in it. */
 export function runText(plan: Plan, workshop: Workshop, house: House, session: string, tables?: readonly string[]): RunText | undefined {
@@ -27,7 +28,7 @@ export function runText(plan: Plan, workshop: Workshop, house: House, session: s
   if (!load || !placed) return undefined
   const clock = clockOf(house)
   const say = phrases(house, plan.now)
-  const at = (min: number) => sayClock(addMinutes(placed.from, min), clock).replace(/ [ap]m$/, '')
+  const at = (min: number) => sayMinute(addMinutes(placed.from, min), clock)
   const names = new Map(workshop.group.participants.map((p) => [p.id, p.name ?? plan.seats[p.id] ?? String(p.seat)]))
   const called = (p: string) => names.get(p) ?? t('a piece')
   const { rows } = storyOf(load.room)
@@ -47,7 +48,7 @@ export function runText(plan: Plan, workshop: Workshop, house: House, session: s
       {
         at: at(l.atMin),
         who: l.forAll ? t('everybody') : tablesOf(people, mine, called),
-        what: `${t(own[l.name] ?? l.name)}, ${say.minutes(l.minutes)}`,
+        what: `${runLineName(l.name)}, ${say.minutes(l.minutes)}`,
         know: stage && !l.alone && first ? t(stage.pass) : '',
         forAll: l.forAll === true,
         alone: l.alone === true,

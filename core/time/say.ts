@@ -5,13 +5,19 @@ import { readInstant, showInstant, type Zoned } from './instant'
 const days = ['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday', 'Sunday']
 const months = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'June', 'July', 'Aug', 'Sept', 'Oct', 'Nov', 'Dec']
 
-/** "7:10 pm" for a house with a 12-hour clock, "19:10" otherwise. */
-export function sayClock(at: Zoned, clock: 12 | 24): string {
+/** "7:10" for a house with a 12-hour clock, where the half of the day is plain from what stands round it; "19:10" otherwise. */
+export function sayMinute(at: Zoned, clock: 12 | 24): string {
   const { hour, minute } = readInstant(at)
   const mm = String(minute).padStart(2, '0')
-  if (clock === 24) return `${String(hour).padStart(2, '0')}:${mm}`
+  return clock === 24 ? `${String(hour).padStart(2, '0')}:${mm}` : `${hour % 12 || 12}:${mm}`
+}
+
+/** "7:10 pm" for a house with a 12-hour clock, "19:10" otherwise. */
+export function sayClock(at: Zoned, clock: 12 | 24): string {
+  if (clock === 24) return sayMinute(at, clock)
+  const { hour } = readInstant(at)
   const { am = 'am', pm = 'pm' } = catalogue()?.calendar ?? {}
-  return `${hour % 12 || 12}:${mm} ${hour < 12 ? am : pm}`
+  return `${sayMinute(at, clock)} ${hour < 12 ? am : pm}`
 }
 
 /** "Saturday 16 May". */

@@ -16,6 +16,7 @@ const rows = [
   ['N A W Del', tr('pictures: next finding, it is fine, white or bare, erase (asks)')],
   ['PgUp PgDn, arrows', tr('prints: the sheet, the picture on it')],
   ['O X', tr('prints: turn, lock')],
+  ['1 – 5', tr('room: takes a way out')],
   [tr('arrows, Enter'), tr('room: the stage, the table; opens it')],
   [tr('Shift ← →, P'), tr('room: pins the stage a minute sooner or later; takes the pin out')],
   ['?', tr('this sheet')],

@@ -16,6 +16,11 @@ function finder(go: Deeds['go']) {
   }
 }
 
+/** Digits are links of the chain, but on Room the first five are its ways out. */
+const onBench = (n: number, deed: (e: KeyboardEvent) => void) => (e: KeyboardEvent) => {
+  if (n > 5 || !/^\/w\/[^/]+\/room/.test(location.pathname)) deed(e)
+}
+
 interface Deeds {
   undo: () => void
   redo: () => void
@@ -55,6 +60,6 @@ export function bindKeys({ undo, redo, sheet, go, id }: Deeds): () => void {
     'Shift++': people(1),
     '=': people(1),
     '-': people(-1),
-    ...Object.fromEntries(decisions.map((d, i) => [String(i + 1), inWorkshop(`bench/${d}`)])),
+    ...Object.fromEntries(decisions.map((d, i) => [String(i + 1), onBench(i + 1, inWorkshop(`bench/${d}`))])),
   })
 }

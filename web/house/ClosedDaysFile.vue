@@ -69,7 +69,15 @@ function bringIn() {
     <b>{{ problem.what }}</b> {{ problem.path }}. {{ problem.remedy }}
   </div>
   <section v-if="preview" class="ruled" aria-live="polite">
-    <h4>{{ fresh.length ? $t('{0} days would be closed', taken.length) : $t('No day that is not closed already') }}</h4>
+    <h4>
+      {{
+        fresh.length
+          ? taken.length === 1
+            ? $t('1 day would be closed')
+            : $t('{0} days would be closed', taken.length)
+          : $t('No day that is not closed already')
+      }}
+    </h4>
     <ul class="bare list">
       <li v-for="d in fresh" :key="d.date">
         <label
@@ -78,9 +86,11 @@ function bringIn() {
         >
       </li>
     </ul>
-    <p v-if="preview.past" class="small two">{{ $t('{0} days are over.', preview.past) }}</p>
+    <p v-if="preview.past" class="small two">{{ preview.past === 1 ? $t('1 day is over.') : $t('{0} days are over.', preview.past) }}</p>
     <details v-if="preview.left.length">
-      <summary class="small">{{ $t('{0} events are left out', preview.left.length) }}</summary>
+      <summary class="small">
+        {{ preview.left.length === 1 ? $t('1 event is left out') : $t('{0} events are left out', preview.left.length) }}
+      </summary>
       <ul class="bare small two">
         <li v-for="(l, i) in preview.left" :key="i">{{ $t('line {0}', l.line) }}: {{ l.what }}, {{ whys[l.why] }}</li>
       </ul>

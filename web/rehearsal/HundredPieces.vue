@@ -16,7 +16,7 @@ const props = defineProps<{
 const box = ref<HTMLElement>()
 const { width } = useElementSize(box, { width: 860, height: 0 })
 const size = 19
-const from = computed(() => Math.floor((Math.min(props.planMin, props.hundred[0] ?? 0) - 6) / 10) * 10)
+const from = computed(() => Math.floor((Math.min(props.planMin, props.endMin, props.hundred[0] ?? 0) - 6) / 10) * 10)
 const to = computed(() => Math.ceil((Math.max(props.endMin, props.hundred.at(-1) ?? 0) + 6) / 10) * 10)
 const scale = computed(() => (width.value - 20) / Math.max(10, to.value - from.value))
 const x = (min: number) => 10 + (min - from.value) * scale.value
@@ -27,8 +27,11 @@ const piles = computed(() => {
   return [...by].map(([k, all]) => ({ x: x(props.endMin + (k + 0.5) * pile.value), n: all.length, late: k >= 0 }))
 })
 const most = computed(() => Math.max(6, ...piles.value.map((p) => p.n)))
-const step = computed(() => Math.min(size + 1.5, 220 / most.value))
-const high = computed(() => Math.max(130, most.value * step.value + 40))
+const step = computed(() => Math.min(size + 1.5, 210 / most.value))
+/** The words stand above the highest pile. */
+const high = computed(() => Math.max(130, most.value * step.value + 66))
+/** On the side on which there is room. */
+const planAt = computed(() => (x(props.planMin) > 160 ? { x: x(props.planMin) - 6, 'text-anchor': 'end' } : { x: 4 }))
 const hours = computed(() => {
   const every = [10, 15, 30, 60, 120].find((m) => m * scale.value > 58) ?? 240
   const first = Math.ceil(from.value / every) * every
@@ -43,8 +46,8 @@ const hours = computed(() => {
       role="img"
       :aria-label="$t('{0} of 100 {1} are clean by {2}, {3} later.', inTime, such, clock(endMin), 100 - inTime)"
     >
-      <path :d="`M${x(planMin)} 40V${high}`" class="plan" />
-      <text :x="x(planMin) - 6" y="36" text-anchor="end" class="quiet">{{ $t('the plan,') }} {{ $t('clean {0}', clock(planMin)) }}</text>
+      <path :d="`M${x(planMin)} 56V${high}`" class="plan" />
+      <text v-bind="planAt" y="52" class="quiet">{{ $t('the plan,') }} {{ $t('clean {0}', clock(planMin)) }}</text>
       <g v-for="(p, i) in piles" :key="i">
         <template v-for="k in p.n" :key="k">
           <circle v-if="!p.late" :cx="p.x" :cy="high - 11 - (k - 1) * step" r="8.6" class="disc" />
@@ -59,9 +62,9 @@ const hours = computed(() => {
         <path :d="`M${x(h)} ${high + 7}v6`" class="tick" />
         <text :x="Math.min(width - 20, Math.max(20, x(h)))" :y="high + 28" text-anchor="middle">{{ clock(h) }}</text>
       </template>
-      <path :d="`M${x(endMin)} 6V${high + 10}`" class="end" />
+      <path :d="`M${x(endMin)} 4V${high + 10}`" class="end" />
       <text :x="x(endMin) + 8" y="16" class="ends">{{ $t('room ends') }}</text>
-      <text v-if="inTime < 100" :x="Math.min(width - 80, x(endMin) + 60)" y="70" class="late">{{ $t('{0} late', 100 - inTime) }}</text>
+      <text v-if="inTime < 100" :x="Math.min(width - 84, x(endMin) + 8)" y="38" class="late">{{ $t('{0} late', 100 - inTime) }}</text>
     </svg>
   </div>
 </template>

@@ -8,8 +8,8 @@ import type { Profile } from '#core/rehearsal'
 const props = defineProps<{ name: string; profile: Profile; binMin: number; lastMin: number; clock: (min: number) => string }>()
 const box = ref<HTMLElement>()
 const { width } = useElementSize(box, { width: 560, height: 0 })
-const side = 104
-const high = 62
+const side = 0
+const high = 50
 const bins = computed(() => Math.min(props.profile.work.length, Math.ceil(props.lastMin / props.binMin)))
 const most = computed(() =>
   Math.max(1, props.profile.places, ...props.profile.work.map((w, i) => w + Math.max(props.profile.wait[i]!, props.profile.waitP90[i]!))),
@@ -32,6 +32,15 @@ const ten = (b: number) => work(b) + p.value.waitP90[b]!
 const peak = computed(() => p.value.wait.indexOf(Math.max(...p.value.wait)))
 const waits = computed(() => Math.round(Math.max(...p.value.wait)))
 const quiet = computed(() => p.value.longestWaitP50 < 1.5)
+const waitSaid = computed(() => {
+  const [n, at, up] = [Math.max(1, waits.value), props.clock(peak.value * props.binMin), Math.round(p.value.longestWaitP50)]
+  return n === 1 ? tr('{0} waits at {1}, up to {2} min', n, at, up) : tr('{0} wait at {1}, up to {2} min', n, at, up)
+})
+/** Hours along the bottom, as many as have room. */
+const hours = computed(() => {
+  const every = [15, 30, 60, 120].find((m) => (m * width.value) / props.lastMin > 64) ?? 240
+  return Array.from({ length: Math.ceil(props.lastMin / every) }, (_, i) => i * every)
+})
 const said = computed(() => {
   const { longestWaitP50, longestWaitP90 } = p.value
   const [name, at] = [props.name, props.clock(peak.value * props.binMin)]
@@ -49,30 +58,26 @@ const said = computed(() => {
 </script>
 <template>
   <div ref="box" class="lane">
-    <svg :width="width" :height="high + 4" role="img" :aria-label="said">
+    <p class="name">
+      <b>{{ name }}</b> <span class="two small">{{ profile.places === 1 ? $t('1 place') : $t('{0} places', profile.places) }}</span>
+      <span v-if="quiet" class="small two">{{ $t('no queue: hands differ') }}</span>
+      <span v-else class="small"
+        ><b class="said">{{ waitSaid }}</b
+        >&ensp;<span class="two">{{ $t('{0} min in one of ten', Math.round(profile.longestWaitP90)) }}</span></span
+      >
+    </p>
+    <svg :width="width" :height="high + 18" role="img" :aria-label="said">
       <path :d="`M${side} ${y(profile.places)}H${width}`" class="places" />
       <path :d="steps(ten, work)" class="ten" />
       <path :d="steps(wait, work)" class="wait" />
       <path :d="steps(work, () => 0)" class="work" />
       <path :d="`M0 ${high}H${width}`" class="line" />
-      <text v-if="quiet" :x="side + 12" y="18" class="calm">{{ $t('no queue: hands differ') }}</text>
-      <template v-else>
-        <text :x="Math.min(width - 230, x(peak) + 40)" y="14" class="said">
-          {{ $t('{0} wait at {1}, up to {2} min', Math.max(1, waits), clock(peak * binMin), Math.round(profile.longestWaitP50)) }}
-        </text>
-        <text :x="Math.min(width - 230, x(peak) + 40)" y="31" class="calm">
-          {{ $t('{0} min in one of ten', Math.round(profile.longestWaitP90)) }}
-        </text>
-      </template>
+      <text v-for="h in hours" :key="h" :x="x(h / binMin) + 3" :y="high + 14" class="calm">{{ clock(h) }}</text>
     </svg>
-    <div class="name">
-      <b>{{ name }}</b><span class="two small">{{ $t('{0} places', profile.places) }}</span>
-    </div>
   </div>
 </template>
 <style scoped>
 .lane {
-  position: relative;
   margin-top: var(--s-2);
   min-width: 0;
 }
@@ -103,18 +108,15 @@ svg {
   stroke-width: 1.5;
 }
 .said {
-  fill: var(--watch);
-  font-weight: 700;
+  color: var(--watch);
 }
 .calm {
   fill: var(--text-2);
 }
 .name {
-  position: absolute;
-  bottom: 8px;
-  inset-inline-start: 0;
-  width: 100px;
-  line-height: 1.1;
-  display: grid;
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0 var(--s-3);
+  align-items: baseline;
 }
 </style>

@@ -1,11 +1,11 @@
 <script setup lang="ts">
 import { t as tr } from '#core/language'
 import { computed, defineAsyncComponent, ref, shallowRef, watch } from 'vue'
-import { useRoute, useRouter } from 'vue-router'
-import { clockOf, figuresOf } from '#core/house'
+import { useRoute } from 'vue-router'
+import { figuresOf } from '#core/house'
 import { rehearsalWays, type Remedy } from '#core/plan'
 import { rehearsalOf } from '#core/sessions'
-import { addMinutes, sayClock } from '#core/time'
+import { sayClock } from '#core/time'
 import { inWorkshop } from '#core/workshop'
 import LostPage from '../app/LostPage.vue'
 import { usePageKeys } from '../app/usePageKeys'
@@ -13,6 +13,7 @@ import { useBench } from '../bench/useBench'
 import SegmentChoice from '../ui/SegmentChoice.vue'
 import SourceMark from '../ui/SourceMark.vue'
 import { stationName } from '../room/boardLanes'
+import { useClass } from '../room/useClass'
 import HundredPieces from './HundredPieces.vue'
 import QueueProfile from './QueueProfile.vue'
 import { runs, useRehearsal } from './useRehearsal'
@@ -20,32 +21,14 @@ import { runs, useRehearsal } from './useRehearsal'
 const SpreadChart = defineAsyncComponent(() => import('./SpreadChart.vue'))
 
 const route = useRoute()
-const router = useRouter()
 const id = computed(() => String(route.params['id']))
 const bench = useBench(id)
 const { workshop, house, say, whole } = bench
-const loads = computed(() => whole.value?.loads ?? [])
-const sessionId = computed({
-  get: () => {
-    const asked = String(route.params['session'] ?? '')
-    const next = whole.value?.sessions.find((s) => !s.problems.includes('past') && loads.value.some((l) => l.sessionId === s.id))
-    return loads.value.some((l) => l.sessionId === asked) ? asked : (next?.id ?? loads.value.at(-1)?.sessionId ?? '')
-  },
-  set: (to) => void router.replace({ name: 'rehearsal', params: { id: id.value, session: to } }),
-})
-const session = computed(() => whole.value?.sessions.find((s) => s.id === sessionId.value))
-const load = computed(() => loads.value.find((l) => l.sessionId === sessionId.value))
-const choices = computed(() =>
-  loads.value.map((l) => {
-    const s = whole.value!.sessions.find((x) => x.id === l.sessionId)!
-    return { id: l.sessionId, name: `${s.number} ${say.value!.at(s.from).split(',')[0]}` }
-  }),
-)
+const { sessionId, session, load, choices, clock } = useClass(bench, 'rehearsal')
 const wish = computed(() => workshop.value?.choices.wish ?? 90)
 const figures = computed(() => figuresOf(house.value!))
 const input = computed(() => (load.value && !load.value.room.empty ? rehearsalOf(load.value.room, figures.value, wish.value) : undefined))
 const { story, refused, living, seed, problem, stop, chances } = useRehearsal(input)
-const clock = (min: number) => sayClock(addMinutes(session.value!.from, Math.round(min)), clockOf(house.value!)).replace(/ [ap]m$/, '')
 const cleanUp = computed(() => load.value!.room.cleanUpMin)
 const inTime = computed(() => Math.round(100 * (story.value?.chanceInTime ?? 0)))
 /** What such a class is called: by the time of its day. */
@@ -173,7 +156,7 @@ usePageKeys({ '+': () => setWish(5), '=': () => setWish(5), '-': () => setWish(-
         </div>
       </div>
       <details v-if="story && !living">
-        <summary>{{ $t('How many are done, minute by minute') }}</summary>
+        <summary class="opens">{{ $t('How many are done, minute by minute') }}</summary>
         <SpreadChart :story="story" :clock="clock" />
       </details>
     </section>
@@ -232,4 +215,5 @@ usePageKeys({ '+': () => setWish(5), '=': () => setWish(5), '-': () => setWish(-
     </aside>
   </main>
 </template>
+<style scoped src="../room/beside.css"></style>
 <style scoped src="./rehearsal.css"></style>

@@ -36,7 +36,7 @@ const options = computed(() => ({
   dataLabels: { enabled: false },
   legend: { show: true, position: 'top', horizontalAlign: 'left' },
   grid: { borderColor: css('--rule') },
-  xaxis: { type: 'numeric', decimalsInFloat: 0, labels: { formatter: (m: string) => props.clock(Number(m)) } },
+  xaxis: { type: 'numeric', tickAmount: 8, decimalsInFloat: 0, labels: { formatter: (m: string) => props.clock(Number(m)) } },
   yaxis: { min: 0, decimalsInFloat: 0, title: { text: tr('pieces done') } },
   tooltip: { enabled: false },
 }))

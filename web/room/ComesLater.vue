@@ -32,7 +32,7 @@ function add() {
 </script>
 <template>
   <details>
-    <summary>{{ $t('Somebody comes later') }}</summary>
+    <summary class="opens">{{ $t('Somebody comes later') }}</summary>
     <ul v-if="late.length" class="bare">
       <li v-for="[p, n] in late" :key="p">
         {{ $t('{0}: here {1}', called(p), clock(n)) }}
@@ -62,13 +62,6 @@ function add() {
   </details>
 </template>
 <style scoped>
-summary {
-  min-height: 44px;
-  display: flex;
-  align-items: center;
-  cursor: pointer;
-  font-weight: 600;
-}
 .wide {
   flex: 1;
   min-width: 110px;

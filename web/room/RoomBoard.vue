@@ -153,7 +153,7 @@ const tight = computed(() => {
         <text v-bind="labelOf(b)" class="showing">{{ b.what }}</text>
       </g>
       <rect :x="x(cleanFrom)" :y="rule" :width="(cleanTo - cleanFrom) * scale" :height="height - rule" class="clean" />
-      <text :transform="`translate(${x((cleanFrom + cleanTo) / 2) + 4} ${rule + 12}) rotate(90)`" class="showing">
+      <text :transform="`translate(${x((cleanFrom + cleanTo) / 2) + 4} ${height - 10}) rotate(90)`" text-anchor="end" class="showing">
         {{ $t('clean up to {0}', clock(cleanTo)) }}
       </text>
       <StationLane
@@ -175,7 +175,9 @@ const tight = computed(() => {
         <b>{{ l.table }}</b><v-icon :icon="l.open ? mdiChevronDown : mdiChevronRight" size="18" />
       </button>
       <template v-if="l.open">
-        <span v-for="r in l.rows" :key="r.row.person" class="name" :style="{ top: `${r.top}px` }">{{ called(r.row.person) }}</span>
+        <span v-for="r in l.rows" :key="r.row.person" class="name" :title="called(r.row.person)" :style="{ top: `${r.top}px` }">{{
+          called(r.row.person)
+        }}</span>
       </template>
     </div>
     <template v-for="l in lanes.tables" :key="l.table">

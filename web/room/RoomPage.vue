@@ -1,12 +1,11 @@
 <script setup lang="ts">
 import { t as tr } from '#core/language'
 import { computed, ref, shallowRef, watch } from 'vue'
-import { useRoute, useRouter } from 'vue-router'
-import { clockOf } from '#core/house'
+import { useRoute } from 'vue-router'
 import { pinChange, roomWays, type Remedy } from '#core/plan'
 import { keepPlan } from '#core/room'
 import { queuesOf, runLines, storyOf, type ClassRoom, type Queue } from '#core/sessions'
-import { addMinutes, sayClock } from '#core/time'
+import { sayShortDay } from '#core/time'
 import { change, inWorkshop } from '#core/workshop'
 import LostPage from '../app/LostPage.vue'
 import { usePageKeys } from '../app/usePageKeys'
@@ -18,31 +17,14 @@ import RoomBoard from './RoomBoard.vue'
 import RunList from './RunList.vue'
 import ShowAll from './ShowAll.vue'
 import { stationName } from './boardLanes'
+import { useClass } from './useClass'
 import { useRoom } from './useRoom'
 
 const route = useRoute()
-const router = useRouter()
 const id = computed(() => String(route.params['id']))
 const bench = useBench(id)
-const { workshop, house, say } = bench
-const whole = bench.whole
-const loads = computed(() => whole.value?.loads ?? [])
-const sessionId = computed({
-  get: () => {
-    const asked = String(route.params['session'] ?? '')
-    const next = whole.value?.sessions.find((s) => !s.problems.includes('past') && loads.value.some((l) => l.sessionId === s.id))
-    return loads.value.some((l) => l.sessionId === asked) ? asked : (next?.id ?? loads.value.at(-1)?.sessionId ?? '')
-  },
-  set: (to) => void router.replace({ name: 'room', params: { id: id.value, session: to } }),
-})
-const session = computed(() => whole.value?.sessions.find((s) => s.id === sessionId.value))
-const load = computed(() => loads.value.find((l) => l.sessionId === sessionId.value))
-const choices = computed(() =>
-  loads.value.map((l) => {
-    const s = whole.value!.sessions.find((x) => x.id === l.sessionId)!
-    return { id: l.sessionId, name: `${s.number} ${say.value!.at(s.from).split(',')[0]}` }
-  }),
-)
+const { workshop, house, say, whole } = bench
+const { sessionId, session, load, choices, clock } = useClass(bench, 'room')
 const input = computed(() => load.value?.room.input)
 const quick = computed(() => load.value?.room.plan)
 const settled = computed(() => load.value?.room.kept ?? false)
@@ -50,7 +32,6 @@ const { plan, share, problem, stop, finishes } = useRoom(input, quick, settled)
 const room = computed((): ClassRoom | undefined => (load.value && plan.value ? { ...load.value.room, plan: plan.value } : load.value?.room))
 const story = computed(() => room.value && storyOf(room.value))
 const run = computed(() => workshop.value?.sessions.find((s) => s.id === sessionId.value))
-const clock = (min: number) => sayClock(addMinutes(session.value!.from, min), clockOf(house.value!)).replace(/ [ap]m$/, '')
 const people = computed(
   () => new Map(workshop.value!.group.participants.map((p) => [p.id, p.name ?? whole.value!.seats[p.id] ?? `${p.seat}`])),
 )
@@ -155,7 +136,7 @@ usePageKeys(
   <main v-else class="page">
     <section class="plan">
       <div class="head">
-        <h1>{{ $t('{0}, minute by minute', say.at(session.from).split(',')[0]!) }}</h1>
+        <h1>{{ $t('{0}, minute by minute', sayShortDay(session.from)) }}</h1>
         <SegmentChoice v-if="choices.length > 1" v-model="sessionId" :options="choices" :label="$t('Class')" hide-label />
         <p class="small two">
           {{ $t('Class {0}, {1} to {2}. Open a table and drag a stage to pin it.', session.number, clock(0), clock(session.minutes)) }}
@@ -239,10 +220,11 @@ usePageKeys(
           {{ $t('This plan is kept: it is what is printed.') }} <v-btn size="small" @click="forget">{{ $t('Let it go') }}</v-btn>
         </p>
         <v-btn v-else :disabled="share < 1 || room.empty" @click="keep">{{ $t('Keep this plan') }}</v-btn>
-        <v-btn v-if="pins" @click="unpin">{{ $t('Take out {0} pins', pins) }}</v-btn>
+        <v-btn v-if="pins" @click="unpin">{{ pins === 1 ? $t('Take out the pin') : $t('Take out {0} pins', pins) }}</v-btn>
         <v-btn color="primary" variant="flat" :to="`/w/${id}/rehearsal/${sessionId}`">{{ $t('Rehearse it') }}</v-btn>
       </div>
     </aside>
   </main>
 </template>
+<style scoped src="./beside.css"></style>
 <style scoped src="./room.css"></style>

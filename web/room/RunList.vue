@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import { runLineName } from '#core/phrases'
 import { tablesOf, type Row, type RunLine } from '#core/sessions'
 import { stationName } from './boardLanes'
 
@@ -15,11 +16,10 @@ const props = defineProps<{
 }>()
 defineEmits<{ keep: [] }>()
 const said = computed(() => props.lines.map((l) => ({ ...l, who: tablesOf(l.people, props.tables, props.called) })))
-const words: Record<string, string> = { 'set-up': 'Set up', show: 'Show everybody', 'clean-up': 'Clean up' }
 </script>
 <template>
   <details class="run">
-    <summary>{{ $t('Run sheet: who begins what, when') }}</summary>
+    <summary class="opens">{{ $t('Run sheet: who begins what, when') }}</summary>
     <v-btn v-if="!prints" @click="$emit('keep')">{{ $t('Keep this plan to print it') }}</v-btn>
     <div v-else class="inline">
       <v-btn :href="pdf" target="_blank">{{ $t('Print it, one page') }}</v-btn>
@@ -30,7 +30,7 @@ const words: Record<string, string> = { 'set-up': 'Set up', show: 'Show everybod
         <b>{{ clock(l.atMin) }}</b>
         <span class="who">{{ l.forAll ? $t('everybody') : l.who }}</span>
         <span
-          >{{ $t(words[l.name] ?? l.name) }}, {{ $t('{0} min', l.minutes)
+          >{{ runLineName(l.name) }}, {{ $t('{0} min', l.minutes)
           }}<template v-if="l.station">, {{ stationName(l.station).toLowerCase() }}</template></span
         >
       </li>
@@ -38,13 +38,6 @@ const words: Record<string, string> = { 'set-up': 'Set up', show: 'Show everybod
   </details>
 </template>
 <style scoped>
-summary {
-  min-height: 44px;
-  display: flex;
-  align-items: center;
-  cursor: pointer;
-  font-weight: 600;
-}
 li {
   display: grid;
   grid-template-columns: 56px minmax(90px, 0.5fr) 1fr;

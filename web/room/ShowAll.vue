@@ -27,7 +27,7 @@ function drop(id: string) {
 </script>
 <template>
   <details>
-    <summary>{{ $t('Show everybody something') }}</summary>
+    <summary class="opens">{{ $t('Show everybody something') }}</summary>
     <ul v-if="shows.length" class="bare">
       <li v-for="x in shows" :key="x.id">
         {{ clock(x.atMin) }} {{ x.what || $t('show all') }}, {{ $t('{0} min', x.minutes) }}

@@ -38,7 +38,7 @@ export function lanesOf(
     const lane = {
       table,
       top,
-      height: Math.max(all.length * high, 24),
+      height: Math.max(all.length * high, 34),
       open: isOpen,
       rows: all.map((row, i) => ({ row, top: i * high, height: high })),
       chips: isOpen ? [] : chipsOf(all),

@@ -58,9 +58,8 @@ const say = () => props.bench.say.value!
         <p class="small">
           <template v-if="o.verdict"
             ><b :class="{ ready: 'ok', risky: 'watch', 'too soon': 'stop' }[o.verdict]">{{
-              { ready: $t('ready by then'), risky: $t('risky'), 'too soon': $t('too soon') }[o.verdict]
-            }}</b
-            >.
+              { ready: $t('Ready by then.'), risky: $t('Risky by then.'), 'too soon': $t('Too soon.') }[o.verdict]
+            }}</b>
           </template>
           <template v-if="o.shelfMin !== null">{{
             $t('{0} pieces on the shelf for {1}.', o.shelfPlaces, say().minutes(o.shelfMin))

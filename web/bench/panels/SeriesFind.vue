@@ -74,7 +74,7 @@ const take = () => props.bench.act('series', tr('{0} classes were set', classes.
 </script>
 <template>
   <details class="ruled">
-    <summary>{{ $t('Find the first dates that hold') }}</summary>
+    <summary class="opens">{{ $t('Find the first dates that hold') }}</summary>
     <div class="grid">
       <SegmentChoice v-model="rhythm" :options="rhythms" :label="$t('Classes come')" />
       <div class="tools">
@@ -95,7 +95,9 @@ const take = () => props.bench.act('series', tr('{0} classes were set', classes.
           <p v-if="found.found.verdict === 'risky'" class="watch">
             {{ $t('Risky: shorter than recommended, and it is so on every such day.') }}
           </p>
-          <v-btn color="primary" variant="flat" @click="take">{{ $t('Take these dates') }}</v-btn>
+          <v-btn color="primary" variant="flat" @click="take">{{
+            bench.workshop.value!.sessions.length ? $t('Take these dates instead') : $t('Take these dates')
+          }}</v-btn>
         </template>
         <p v-else class="stop">{{ $t('No such dates hold in the next four months.') }}</p>
         <p v-if="reasons.length" class="small two">{{ $t('Not sooner:') }} {{ reasons.join(' · ') }}</p>
@@ -104,13 +106,6 @@ const take = () => props.bench.act('series', tr('{0} classes were set', classes.
   </details>
 </template>
 <style scoped>
-summary {
-  min-height: 44px;
-  display: flex;
-  align-items: center;
-  cursor: pointer;
-  font-weight: 600;
-}
 .grid {
   display: grid;
   gap: var(--s-3);

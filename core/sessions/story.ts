@@ -121,6 +121,28 @@ function stationsOf(room: ClassRoom, rows: readonly Row[]): Station[] {
   ]
 }
 
+/** How many have their hands on something, minute by minute; and each stage's name at the minute where most of them do it. */
+export function profileOf(rows: readonly Row[]): {
+  levels: Level[]
+  words: { stage: string; name: string; atMin: number; people: number }[]
+} {
+  const spans = rows.flatMap((r) => r.spans)
+  const hands = spans.filter((s) => s.kind === 'hands')
+  const words = [...grouped(hands, (s) => s.name)].map(([name, mine]) => {
+    const levels = levelsOf(mine, [])
+    const people = Math.max(...levels.map((l) => l.there))
+    const from = levels.findIndex((l) => l.there === people)
+    return { stage: mine[0]!.stage, name, people, atMin: (levels[from]!.fromMin + levels[from + 1]!.fromMin) / 2 }
+  })
+  return {
+    levels: levelsOf(
+      hands,
+      spans.filter((s) => s.kind === 'waits'),
+    ),
+    words: words.sort((a, b) => a.atMin - b.atMin),
+  }
+}
+
 function levelsOf(there: readonly { fromMin: number; toMin: number }[], waiting: readonly { fromMin: number; toMin: number }[]): Level[] {
   const edges = [...new Set([...there, ...waiting].flatMap((s) => [s.fromMin, s.toMin]))].sort((a, b) => a - b)
   const count = (list: readonly { fromMin: number; toMin: number }[], m: number) => list.filter((s) => s.fromMin <= m && s.toMin > m).length

@@ -3,7 +3,8 @@ import { useMediaQuery } from '@vueuse/core'
 import { t as tr } from '#core/language'
 import { computed, defineAsyncComponent, ref } from 'vue'
 import { useRoute } from 'vue-router'
-import { planWorkshop, type Remedy } from '#core/plan'
+import { hoursOf, planWorkshop, type Remedy } from '#core/plan'
+import { placeSessions } from '#core/sessions'
 import { addMinutes } from '#core/time'
 import { applyChanges, inWorkshop, moveSession, type Change, type Workshop } from '#core/workshop'
 import LostPage from '../app/LostPage.vue'
@@ -14,6 +15,7 @@ import TimeLane from './TimeLane.vue'
 import ErrandList from './ErrandList.vue'
 
 const AirPanel = defineAsyncComponent(() => import('./AirPanel.vue'))
+const ClassLoads = defineAsyncComponent(() => import('./ClassLoads.vue'))
 const SplitOffers = defineAsyncComponent(() => import('./SplitOffers.vue'))
 
 const route = useRoute()
@@ -51,6 +53,19 @@ const move = (session: string, by: number) => {
   )
 }
 
+/** Classes of other workshops of the house: who else is there about that time. */
+const others = computed(() =>
+  bench.desk.summaries
+    .filter((s) => s.id !== id.value && s.houseId === house.value!.id && !s.archivedAt)
+    .flatMap((s) =>
+      placeSessions(s.sessions, hoursOf(house.value!), plan.value!.now).map((x) => ({
+        title: s.title,
+        from: x.from,
+        to: x.to,
+        room: x.room,
+      })),
+    ),
+)
 const errands = computed(() => plan.value!.errands.map((e): SaidErrand => ({ e, said: say.value!.errand(e) })))
 const title = computed(() => plan.value?.sessions.map((s) => say.value!.at(s.from)).join(tr(', then ')) ?? '')
 const cure = computed(() => plan.value?.split.cure)
@@ -96,10 +111,12 @@ const nothing = computed(() =>
       :house="house"
       :say="say"
       :errands="errands"
+      :others="others"
       :moving="moving"
       @hold="moving = $event"
       @move="move"
     />
+    <ClassLoads v-if="wide && plan.loads.length" :plan="plan" :stored="bench.plan.value!" :house="house" :workshop="id" />
     <p aria-live="polite" class="verdict">
       <template v-if="cure"
         ><b :class="{ ready: 'ok', risky: 'watch', 'too soon': 'stop' }[cure.verdict]">{{

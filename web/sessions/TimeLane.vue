@@ -19,6 +19,8 @@ const props = defineProps<{
   house: House
   say: Phrases
   errands: readonly SaidErrand[]
+  /** Classes of the house's other workshops. */
+  others: readonly { title: string; from: string; to: string; room: string }[]
   moving: { session: string; by: number } | undefined
 }>()
 const emit = defineEmits<{ hold: [held: { session: string; by: number } | undefined]; move: [session: string, by: number] }>()
@@ -42,6 +44,8 @@ const wait = computed(() => {
 const flags = computed(() =>
   props.errands.map((x) => ({ ...x, at: at(x.e.by) })).filter((x) => x.at >= 0 && x.at < 100 && x.e.code !== 'set-up'),
 )
+
+const beside = computed(() => props.others.filter((o) => at(o.to) > 0 && at(o.from) < 100))
 
 /** Dragged by quarters of an hour; let go, it has moved. */
 function grab(e: PointerEvent, session: string) {
@@ -91,6 +95,14 @@ function nudge(e: KeyboardEvent, session: string) {
       <span v-for="d in named" :key="d" class="day" :style="{ left: `${at(d)}%` }">{{ sayShortDay(d) }}</span>
       <i v-if="at(plan.now) > 0 && at(plan.now) < 100" class="now" :style="{ left: `${at(plan.now)}%` }"
         ><b>{{ $t('now') }}</b></i
+      >
+      <span
+        v-for="(o, i) in beside"
+        :key="`o${i}`"
+        class="other"
+        :style="{ left: `${at(o.from)}%`, width: `max(16px, ${at(o.to) - at(o.from)}%)` }"
+        :title="`${o.title}, ${say.at(o.from)}, ${o.room}`"
+        ><small>{{ o.title }}</small></span
       >
       <LaneErrands :flags="flags" />
       <LaneShelf :plan="plan" :say="say" :at="at" />
@@ -183,6 +195,21 @@ function nudge(e: KeyboardEvent, session: string) {
   cursor: grab;
   z-index: 4;
   touch-action: none;
+}
+.other {
+  position: absolute;
+  top: 318px;
+  height: 34px;
+  border: 1.5px dashed var(--edge);
+  background: var(--stock);
+  color: var(--text-2);
+}
+.other small {
+  position: absolute;
+  inset-inline-start: 0;
+  top: 34px;
+  background: var(--stock);
+  white-space: nowrap;
 }
 .held {
   background: var(--ink-press);

@@ -1,0 +1,1 @@
+export { placeOnRack, takesOfSize, type Board, type Footprint, type Lying, type Place } from './shelf'

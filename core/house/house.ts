@@ -38,6 +38,21 @@ export const houseShape = v.object({
   climate: v.object({ celsius: share(-10, 45, 'temperature'), humidityPct: share(0, 100, 'humidity') }),
   /** Places on the drying rack. */
   shelfPlaces: whole(2000),
+  /** The boards of the rack, where they were measured: places then follow from what lies on them. Left out, the places above count. */
+  rack: v.optional(
+    v.pipe(
+      v.array(
+        v.object({
+          id: v.pipe(v.string(), v.regex(/^[a-z0-9-]{1,64}$/)),
+          name: v.pipe(v.string(), v.minLength(1, 'empty | Give the board a letter or a number.'), v.maxLength(12)),
+          widthMm: share(50, 5000, 'width'),
+          depthMm: share(50, 2000, 'depth'),
+          clearMm: share(5, 2000, 'height'),
+        }),
+      ),
+      v.maxLength(40, 'more than 40 boards | Count two as one.'),
+    ),
+  ),
   /** Days from an order to its parcel. */
   supplierDays: whole(60),
   /** What the printer cannot reach, at each edge. */

@@ -11,4 +11,14 @@ export { recipeCard } from './recipeCard'
 export { pictureWord } from './picturesEn'
 export { erasedBecause, forgetNamesText } from './erasingEn'
 export { sayField, sayValue } from './fieldsEn'
+export {
+  aheadMarkdown,
+  aheadText,
+  shelfLabels,
+  shelfLine,
+  type AheadErrand,
+  type AheadShelf,
+  type AheadText,
+  type ShelfLabel,
+} from './ahead'
 export { runLineName, runMarkdown, runText, tableLetters, type RunText } from './runSheet'

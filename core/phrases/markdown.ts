@@ -3,6 +3,9 @@ import type { SheetText } from './sheetEn'
 const plain = (text: string) => text.replace(/([\\`*_{}[\]<>#+!|~])/g, '\\$1').replace(/\r?\n/g, ' / ')
 const list = (items: string[], bullet = '-') => items.map((i) => `${bullet} ${plain(i)}`).join('\n')
 
+/** A list to tick; typed text is escaped. */
+export const listMarkdown = (items: readonly string[]): string => items.map((x) => `- [ ] ${plain(x)}`).join('\n')
+
 /** A take-home sheet as Markdown; names and other typed text are escaped. */
 export function sheetMarkdown(t: SheetText): string {
   const blocks = [

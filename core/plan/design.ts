@@ -9,6 +9,7 @@ import { firstDesign, makes, pieceOf } from '#core/workshop'
 import { planKit, planMade, planPrints, planSpares, planTape } from './quantities'
 import { paintedWhite } from './pictures'
 import type { DesignPlan, Shelf, StageSample } from './shapes'
+import { footprintOf } from './shelf'
 import type { Situation } from './situation'
 
 /** A design's plan, and what it adds to the whole: sheets for home, errands, places on the shelf, what its kit serves. */
@@ -169,5 +170,5 @@ function planShelf(s: Situation, split: Judged, places: number): Shelf | null {
   if (!split.cure || places === 0) return null
   const from = split.cure.laidAt
   const to = s.sessions.find((x) => x.id === split.cure!.rubIn)!.from
-  return { from, to, places, capacity: s.house.shelfPlaces }
+  return { from, to, places, sizes: [{ design: s.design.id, size: footprintOf(s), count: places }], capacity: s.house.shelfPlaces }
 }

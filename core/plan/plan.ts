@@ -12,7 +12,8 @@ import { findingsOf } from './findings'
 import { classLoads } from './loads'
 import { nextClass } from './nextClass'
 import { pictureContext } from './pictures'
-import type { Figured, Plan, PlanInput, Reckoning, Shelf } from './shapes'
+import { sharedShelf } from './shelf'
+import type { Figured, Plan, PlanInput, Reckoning } from './shapes'
 import { situate } from './situation'
 import { planOf } from './view'
 
@@ -50,7 +51,10 @@ function reckon(parts: readonly PlannedDesign[]): Reckoning {
       parts.map((p) => p.errands),
       toBuy,
     ),
-    shelf: sharedShelf(parts.map((p) => p.shelf)),
+    shelf: sharedShelf(
+      parts.map((p) => p.shelf),
+      s.house,
+    ),
     adults: planAdults(parts),
     takeHome: parts.length === 1 ? parts[0]!.takeHome : bySeat(parts.flatMap((p) => p.takeHome)),
   }
@@ -59,16 +63,6 @@ function reckon(parts: readonly PlannedDesign[]): Reckoning {
 function latest(all: Reckoning['nextClass'][]): Reckoning['nextClass'] {
   const known = all.filter((n) => n !== null)
   return known.length < all.length ? null : known.reduce((a, b) => (minutesBetween(a.from, b.from) > 0 ? b : a))
-}
-
-/** All designs' pieces lie on one shelf: from the first laid to the last lifted. */
-function sharedShelf(all: (Shelf | null)[]): Shelf | null {
-  return all.reduce((a, b) => {
-    if (!a || !b) return a ?? b
-    const from = minutesBetween(a.from, b.from) < 0 ? b.from : a.from
-    const to = minutesBetween(a.to, b.to) > 0 ? b.to : a.to
-    return { from, to, places: a.places + b.places, capacity: a.capacity }
-  }, null)
 }
 
 /** What a plan judges a design's pictures against, for the contact sheet. */

@@ -48,7 +48,14 @@ export function takesAlone(workshop: Workshop, house: House, now: Zoned): Takes 
   const { id, title } = workshop
   return {
     things: takesOf(plan),
-    shelf: plan.shelf && { workshop: id, title, from: plan.shelf.from, to: plan.shelf.to, places: plan.shelf.places },
+    shelf: plan.shelf && {
+      workshop: id,
+      title,
+      from: plan.shelf.from,
+      to: plan.shelf.to,
+      places: plan.shelf.places,
+      sizes: plan.shelf.sizes,
+    },
   }
 }
 

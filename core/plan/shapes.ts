@@ -7,6 +7,7 @@ import type { Orientation } from '#core/orientation'
 import type { Because, Mark } from '#core/reasons'
 import type { Chosen, MaterialUse, PieceState, Recipe, Stage, Hazard, AgeBand, Ink, Outline, Whites } from '#core/recipe'
 import type { Clash, Judged, Occupied, PlacedSession, SessionLoad, Turns } from '#core/sessions'
+import type { Footprint } from '#core/shelf'
 import type { SheetGrid } from '#core/sheets'
 import type { StripLayout } from '#core/tape'
 import type { TakeHomeSheet } from '#core/takehome'
@@ -110,6 +111,9 @@ export interface Shelf {
   from: Zoned
   to: Zoned
   places: number
+  /** Each design's, with what one takes of a board, in mm. */
+  sizes: { design: string; size: Footprint; count: number }[]
+  /** Of such pieces; from the boards of the rack where these were measured, else the places that were counted. */
   capacity: number
 }
 

@@ -49,6 +49,6 @@ export function shelfTimes(plan: Plan, pieces: readonly Piece[]): { laid: Zoned;
   // The last one that was laid: the shelf waits for it.
   const laid = pieces.flatMap((p) => p.laidAt ?? []).sort((a, b) => minutesBetween(a, b))[0]
   if (!cure || !laid) return undefined
-  const told = (plan.takeHome.find((t) => t.ready && t.known) ?? plan.takeHome.find((t) => t.ready))?.ready
-  return { laid, earliest: cure.earliestAt, better: told?.tellAt ?? roundUpToHour(cure.recommendedAt) }
+  const told = plan.takeHome.find((t) => t.cures?.laidAt === laid)?.cures
+  return { laid, earliest: told?.neverBefore ?? cure.earliestAt, better: told?.tellAt ?? roundUpToHour(cure.recommendedAt) }
 }

@@ -74,8 +74,10 @@ describe('a shelf that several use', () => {
     from: at(from),
     to: at(to),
     places,
+    sizes: [],
   })
-  const own = { from: at(14), to: at(18), places: 10 }
+  const own = { from: at(14), to: at(18), places: 10, sizes: [] }
+  const over = (most: number) => (list: readonly { places: number }[]) => Math.max(0, list.reduce((n, o) => n + o.places, 0) - most)
   test.each<[string, ReturnType<typeof lying>[], number, string, string[]]>([
     ['alone', [], 10, at(14), []],
     ['before and after', [lying('a', 10, 14, 9), lying('b', 18, 20, 9)], 10, at(14), []],
@@ -83,7 +85,13 @@ describe('a shelf that several use', () => {
     ['two after each other', [lying('a', 12, 15, 5), lying('b', 15, 17, 9)], 19, at(15), ['b']],
     ['two at once', [lying('a', 15, 17, 5), lying('b', 16, 20, 9)], 24, at(16), ['a', 'b']],
   ])('%s', (_name, others, places, from, names) => {
-    const peak = shelfPeak(own, others)
+    const peak = shelfPeak(own, others, over(18))
     expect([peak.places, peak.at, peak.with.map((w) => w.workshop)]).toEqual([places, from, names])
+    expect(peak.short).toBe(Math.max(0, places - 18))
+  })
+  it('what finds no place counts before how many there are', () => {
+    const short = (list: readonly { places: number }[]) => (list.some((o) => o.places === 2) ? 1 : 0)
+    const peak = shelfPeak(own, [lying('many small', 14, 15, 9), lying('two large', 16, 17, 2)], short)
+    expect([peak.places, peak.short, peak.with.map((w) => w.workshop)]).toEqual([12, 1, ['two large']])
   })
 })

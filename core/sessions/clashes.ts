@@ -1,4 +1,5 @@
 import { minutesBetween, placeLocal, type Hours, type Zoned } from '#core/time'
+import type { Sized } from '#core/shelf'
 import type { Session, Summary } from '#core/workshop'
 import { placeSessions, type PlacedSession } from './place'
 
@@ -73,12 +74,16 @@ export interface Occupied {
   from: Zoned
   to: Zoned
   places: number
+  /** What one of each size takes of a board, and how many there are. */
+  sizes: Sized[]
 }
-/** When a shelf is fullest while one's own pieces lie there: how many lie there in all, from when, and whose. */
+/** When a shelf is fullest while one's own pieces lie there, by how many `short` says find no place, else by how many there are: how many lie
+ *  there in all, from when, and whose. */
 export function shelfPeak(
   own: Omit<Occupied, 'workshop' | 'title'>,
   others: readonly Occupied[],
-): { places: number; at: Zoned; with: Occupied[] } {
+  short: (lying: readonly Pick<Occupied, 'places' | 'sizes'>[]) => number,
+): { places: number; short: number; at: Zoned; with: Occupied[] } {
   const overlapping = others.filter((o) => meet(o, own))
   const starts = [own.from, ...overlapping.map((o) => o.from)].filter(
     (at) => minutesBetween(own.from, at) >= 0 && minutesBetween(at, own.to) > 0,
@@ -86,7 +91,11 @@ export function shelfPeak(
   return starts
     .map((at) => {
       const lying = overlapping.filter((o) => minutesBetween(o.from, at) >= 0 && minutesBetween(at, o.to) > 0)
-      return { places: own.places + lying.reduce((sum, o) => sum + o.places, 0), at, with: lying }
+      const places = own.places + lying.reduce((sum, o) => sum + o.places, 0)
+      return { places, short: short([own, ...lying]), at, with: lying }
     })
-    .reduce((a, b) => (b.places > a.places ? b : a), { places: own.places, at: own.from, with: [] as Occupied[] })
+    .reduce((a, b) => (b.short > a.short || (b.short === a.short && b.places > a.places) ? b : a), {
+      ...{ places: own.places, short: short([own]), at: own.from },
+      with: [] as Occupied[],
+    })
 }

@@ -1,1 +1,1 @@
-export { placeOnRack, takesOfSize, type Board, type Footprint, type Lying, type Place } from './shelf'
+export { placeOnRack, roomFor, takesOfSize, type Board, type Footprint, type Lying, type Place, type Sized } from './shelf'

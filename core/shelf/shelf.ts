@@ -1,5 +1,3 @@
-import { minutesBetween, type Zoned } from '#core/time'
-
 /** A board of the drying rack, all in mm: what lies on it may be so deep and stand so high. */
 export interface Board {
   id: string
@@ -14,11 +12,11 @@ export interface Footprint {
   depthMm: number
   heightMm: number
 }
-/** Something that lies on the rack from one moment until before another. */
+/** Something that lies on the rack from one minute until before another, counted from anywhere. */
 export interface Lying extends Footprint {
   id: string
-  from: Zoned
-  to: Zoned
+  fromMin: number
+  toMin: number
 }
 /** Where something lies: which place of which board, counted from the left and the front, and its lower left corner in mm. */
 export interface Place {
@@ -39,7 +37,7 @@ interface Slot {
   y: number
   w: number
   d: number
-  taken: { from: Zoned; to: Zoned }[]
+  taken: { fromMin: number; toMin: number }[]
 }
 interface Row {
   y: number
@@ -48,8 +46,8 @@ interface Row {
   slots: Slot[]
 }
 
-const meets = (a: { from: Zoned; to: Zoned }, b: { from: Zoned; to: Zoned }) =>
-  minutesBetween(a.from, b.to) > 0 && minutesBetween(b.from, a.to) > 0
+type Lasts = Pick<Lying, 'fromMin' | 'toMin'>
+const meets = (a: Lasts, b: Lasts) => a.fromMin < b.toMin && b.fromMin < a.toMin
 
 /** Gives each thing a place of its own for as long as it lies there, in the order given: rows along each board, the first that takes it; a
  *  place that has become free is taken again. What finds none is left over. A thing may be turned by a quarter. */
@@ -64,7 +62,7 @@ export function placeOnRack(boards: readonly Board[], things: readonly Lying[]):
       continue
     }
     const { board, slot } = found
-    slot.taken.push({ from: t.from, to: t.to })
+    slot.taken.push({ fromMin: t.fromMin, toMin: t.toMin })
     places.push({
       id: t.id,
       board: board.id,
@@ -131,4 +129,22 @@ export function takesOfSize(boards: readonly Board[], size: Footprint): number {
       const [[w, d]] = waysOf(b, size) as [[number, number]]
       return sum + Math.floor(b.widthMm / w) * Math.floor(b.depthMm / d)
     }, 0)
+}
+
+/** So many of each size, together. */
+export interface Sized {
+  size: Footprint
+  count: number
+}
+/** How things of several sizes lie on a rack all at once: how many of them find no place, and how many more of the first size would. */
+export function roomFor(boards: readonly Board[], sizes: readonly Sized[]): { short: number; free: number } {
+  const things = sizes.flatMap(({ size, count }, k) =>
+    Array.from({ length: count }, (_, i): Lying => ({ ...size, id: `${k}.${i}`, fromMin: 0, toMin: 1 })),
+  )
+  const short = placeOnRack(boards, things).left.length
+  const first = sizes[0]
+  if (short > 0 || !first) return { short, free: 0 }
+  const most = takesOfSize(boards, first.size)
+  const more = Array.from({ length: most }, (_, i): Lying => ({ ...first.size, id: `+${i}`, fromMin: 0, toMin: 1 }))
+  return { short, free: most - placeOnRack(boards, [...things, ...more]).left.length }
 }

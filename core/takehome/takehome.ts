@@ -33,6 +33,8 @@ export interface TakeHomeSheet {
     requiredMin: number
     mark: Mark
   }
+  /** When it was or will be laid in class, and from when on it may be rubbed, whatever is left of it by then. */
+  cures?: NonNullable<TakeHomeSheet['ready']>
   /** How long it wants, where it was laid but nobody noted when. */
   wait?: { recommendedMin: number; requiredMin: number; mark: Mark }
   steps: HomeStep[]
@@ -126,6 +128,7 @@ function sheet(p: Participant, number: number, i: Sheeting): TakeHomeSheet {
   const group = again ? 'rub-at-home' : groupOf(state, left, i)
   const steps = left.flatMap((s) => (s.home ? [s.home] : []))
   const ready = group === 'rub-at-home' ? whenReady(again ? laid : (own?.laidAt ?? laidAt(p, i)), i) : undefined
+  const cures = i.toGo ? undefined : whenReady(own?.laidAt ?? laidAt(p, i), i)
   const unknown = ((state === 'laid' || again) && group === 'rub-at-home' && !ready) || group === 'all-at-home'
   const wait = unknown ? i.readyFrom(i.now) : undefined
   const chain = statesOf(i.resolved)
@@ -147,6 +150,7 @@ function sheet(p: Participant, number: number, i: Sheeting): TakeHomeSheet {
     state,
     known: own !== undefined,
     ...(ready && { ready }),
+    ...(cures && { cures }),
     ...(wait && { wait: { recommendedMin: wait.recommendedMin, requiredMin: wait.requiredMin, mark: wait.mark } }),
     steps,
     chain,

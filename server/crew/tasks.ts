@@ -1,6 +1,7 @@
 import type pg from 'pg'
 import { inZone } from '#core/time'
 import type { Clock } from '../clock'
+import { makeHousePaper, type HousePaperAsked } from '../exports/housePapers'
 import { makeFeed, makePaper, type FeedAsked, type PaperAsked } from '../exports/papers'
 import { lookAt, type FileAsked } from '../imports/files'
 import { develop } from '../pictures/develop'
@@ -9,6 +10,7 @@ import { drawPrints, printJob, type JobAsked, type PrintsAsked } from '../prints
 /** Everything a thread does, by kind. Each gets the thread's own connection to the database and the moment it was asked. */
 export const tasks = {
   paper: (pool: pg.Pool, { now, ...asked }: PaperAsked & { now: string }) => makePaper(pool, clockAt(now), asked),
+  housePaper: (pool: pg.Pool, { now, ...asked }: HousePaperAsked & { now: string }) => makeHousePaper(pool, clockAt(now), asked),
   feed: (pool: pg.Pool, { now, ...asked }: FeedAsked & { now: string }) => makeFeed(pool, clockAt(now), asked),
   prints: (pool: pg.Pool, { now, ...asked }: PrintsAsked & { now: string }) => drawPrints(pool, clockAt(now), asked),
   print: (pool: pg.Pool, { now, ...asked }: JobAsked & { now: string }) => printJob(pool, clockAt(now), asked),

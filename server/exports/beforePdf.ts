@@ -12,18 +12,18 @@ const sizes = [13, 12, 11, 10]
 
 /** The page before the class as a PDF, black only: the instructor's half on one side, the helper's on another; a page more where letters
  *  of 10 points would not do. Resolves to the bytes. */
-export function beforePdf(t: BeforeText, paper: House['paper']): Promise<Buffer> {
+export function beforePdf(t: BeforeText & { kicker?: string }, paper: House['paper']): Promise<Buffer> {
   const doc = new PDFDocument({
     size: paper === 'a4' ? 'A4' : 'LETTER',
     margin,
     autoFirstPage: false,
-    info: { Title: tr('{0}: before the class', t.title), Producer: 'Imprenta', Creator: 'Imprenta' },
+    info: { Title: t.kicker ? t.title : tr('{0}: before the class', t.title), Producer: 'Imprenta', Creator: 'Imprenta' },
   })
   const done = bytesOf(doc)
   registerFaces(doc)
   doc.addPage()
   const blocks = t.parts.map((p) => ({ title: p.by ? `${p.title}, ${p.by}` : p.title, lines: p.lines, boxes: true }))
-  half(doc, tr('Before the class'), t.title, [...t.about, ...(t.doubt ? [t.doubt] : [])], blocks)
+  half(doc, t.kicker ?? tr('Before the class'), t.title, [...t.about, ...(t.doubt ? [t.doubt] : [])], blocks)
   if (t.helper.length > 0) {
     doc.addPage()
     half(

@@ -155,10 +155,18 @@ function addErrands(calendar: ICalCalendar, { workshop, plan }: Planned, house: 
 }
 
 /** Errands as tasks (VTODO) with when they are due; what is done is done there too. */
-export function tasksOf({ workshop, plan }: Planned, house: House): string {
+export const tasksOf = (p: Planned, house: House): string => tasksOfHouse([p], house)
+
+/** The errands of several workshops of a house as tasks. */
+export function tasksOfHouse(planned: readonly Planned[], house: House): string {
   const calendar = new ICAL.Component('vcalendar')
   calendar.addPropertyWithValue('version', '2.0')
   calendar.addPropertyWithValue('prodid', '-//Imprenta//Imprenta//EN')
+  for (const p of planned) addTasks(calendar, p, house)
+  return calendar.toString()
+}
+
+function addTasks(calendar: InstanceType<typeof ICAL.Component>, { workshop, plan }: Planned, house: House): void {
   const say = phrases(house, plan.now)
   const utc = (at: Zoned) => ICAL.Time.fromJSDate(zoned(at).toJSDate(), true)
   for (const e of plan.errands) {
@@ -173,5 +181,4 @@ export function tasksOf({ workshop, plan }: Planned, house: House): string {
     put('status', e.state === 'done' ? 'COMPLETED' : 'NEEDS-ACTION')
     calendar.addSubcomponent(todo)
   }
-  return calendar.toString()
 }

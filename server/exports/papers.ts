@@ -9,6 +9,7 @@ import {
   inBoth,
   runMarkdown,
   runText,
+  shelfLabels,
   sayPlan,
   seatOf,
   sheetMarkdown,
@@ -23,6 +24,7 @@ import { planOfDesk, plansOfHouse, type Planned } from '../desk/planning'
 import { NotFound } from '../errors'
 import { beforePdf } from './beforePdf'
 import { calendarOf, houseFeed, personFeed, tasksOf, workshopFeed } from './calendar'
+import { labelsPdf } from './labelsPdf'
 import { runPdf } from './runPdf'
 import { sheetsPdf } from './sheetPdf'
 import { kitCsv, rosterCsv } from './tables'
@@ -50,11 +52,14 @@ const options = v.object({
 teach(spanish)
 const spoken = (house: House, asked: { language?: Language[] | undefined }): Language[] => asked.language ?? [house.language ?? 'en']
 
-interface Paper {
+export interface Paper {
   type: string
   name: string
   body: string | Buffer
 }
+
+/** `all` plans every workshop of the house: what lies on one shelf. */
+type MakePaper = (p: Planned, query: unknown, all: () => ReturnType<typeof plansOfHouse>) => Paper | Promise<Paper>
 
 const makers = {
   'workshop.json': ({ workshop }) => ({ type: 'application/json', name: `${workshop.id}.json`, body: writeWorkshop(workshop) }),
@@ -99,6 +104,14 @@ const makers = {
     const body = await inLanguage(spoken(p.house, asked)[0]!, () => runPdf(runSheets(p, query), asked.paper ?? p.house.paper))
     return { type: 'application/pdf', name: `${p.workshop.id}-run.pdf`, body }
   },
+  'labels.pdf': async ({ workshop, house, plan }, query, all) => {
+    const asked = readInput(options, query)
+    const { planned } = await all()
+    const labels = inLanguage(spoken(house, asked)[0]!, () => shelfLabels(house, planned, plan.now, workshop.id))
+    if (labels.length === 0) throw new NotFound('Nothing of this workshop lies on the shelf.')
+    const body = await inLanguage(spoken(house, asked)[0]!, () => labelsPdf(labels, asked.paper ?? house.paper, workshop.title))
+    return { type: 'application/pdf', name: `${workshop.id}-labels.pdf`, body }
+  },
   'take-home.md': (p, query) => ({
     type: 'text/markdown',
     name: `${p.workshop.id}-take-home.md`,
@@ -116,7 +129,7 @@ const makers = {
       body: await sheetsPdf(texts, look, `${workshop.title}: ${inLanguage(spoken(house, asked)[0]!, () => t('take-home'))}`),
     }
   },
-} satisfies Record<string, (p: Planned, query: unknown) => Paper | Promise<Paper>>
+} satisfies Record<string, MakePaper>
 
 export const paperNames = Object.keys(makers) as (keyof typeof makers)[]
 export interface PaperAsked {
@@ -145,8 +158,9 @@ export async function makeFeed(pool: pg.Pool, clock: Clock, { of, id, person = '
 
 /** A workshop in an open format: JSON, CSV, iCalendar, PDF or Markdown. */
 export async function makePaper(pool: pg.Pool, clock: Clock, { which, id, query }: PaperAsked): Promise<Paper> {
-  const make: (p: Planned, query: unknown) => Paper | Promise<Paper> = makers[which]
-  return make(await planOfDesk(pool, clock, id), query)
+  const make: MakePaper = makers[which]
+  const planned = await planOfDesk(pool, clock, id)
+  return make(planned, query, () => plansOfHouse(pool, clock, planned.house.id))
 }
 
 /** The run sheet of a class (the next one unless said) for the room; `tables=each` for a page for each table, or for the tables named. */

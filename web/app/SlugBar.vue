@@ -40,6 +40,7 @@ const places = computed(() =>
           to: `/house/${h.id}`,
           on: ['house', 'recipes', 'figures'].includes(String(route.name)) && route.params['house'] === h.id,
         })),
+        { name: tr('Errands'), to: `/house/${props.house?.id ?? desk.houseList[0]?.id}/ahead`, on: route.name === 'ahead' },
         { name: tr('Craft'), to: '/craft/tape-film', on: route.name === 'craft' || route.name === 'clinic-alone' },
       ],
 )

@@ -29,6 +29,7 @@ export const router = createRouter({
     { path: '/craft/:section?', name: 'craft', component: () => import('../craft/CraftPage.vue') },
     { path: '/house/:house/recipes', name: 'recipes', component: () => import('../recipes/RecipesPage.vue') },
     { path: '/house/:house/figures', name: 'figures', component: () => import('../house/FiguresPage.vue') },
+    { path: '/house/:house/ahead', name: 'ahead', component: () => import('../house/AheadPage.vue') },
     { path: '/house/:house', name: 'house', component: () => import('../house/HousePage.vue') },
     { path: '/:rest(.*)*', name: 'lost', component: () => import('./LostPage.vue') },
   ],

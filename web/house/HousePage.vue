@@ -9,6 +9,7 @@ import { change, inHouse, type Path } from '#core/workshop'
 import HouseMeasures from './HouseMeasures.vue'
 import HouseHours from './HouseHours.vue'
 import ClosedDays from './ClosedDays.vue'
+import RackBoards from './RackBoards.vue'
 import HouseAir from './HouseAir.vue'
 import HouseWays from './HouseWays.vue'
 
@@ -40,6 +41,7 @@ const set = <V,>(path: Path<V>, after: NoInfer<V>, label: string) => act([change
       <HouseAir :house="house" @change="act" />
       <HouseWays :house="house" @change="act" />
     </div>
+    <RackBoards :house="house" class="rack" @change="act" />
     <HouseCautions :cautions="house.cautions ?? []" @set="(list, label) => set(inHouse.cautions, list, label)" />
   </main>
 </template>
@@ -54,6 +56,9 @@ const set = <V,>(path: Path<V>, after: NoInfer<V>, label: string) => act([change
   display: grid;
   grid-template-columns: 300px 1fr 280px;
   gap: var(--s-5);
+}
+.rack {
+  margin-block: var(--s-4);
 }
 .bottom {
   display: grid;

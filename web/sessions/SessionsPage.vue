@@ -131,6 +131,7 @@ const nothing = computed(() =>
         <h2>{{ $t('Errands') }}</h2>
         <ErrandList :errands="errands" :say="say" @done="done" />
         <p class="small two">
+          <RouterLink :to="`/house/${house.id}/ahead`">{{ $t('The errands of all workshops') }}</RouterLink>.
           <a :href="`/api/workshops/${id}/errands.ics`">{{ $t('As tasks for a calendar program') }}</a>.
           {{ $t('To follow these classes and errands, subscribe to') }}
           <a :href="`/api/workshops/${id}/feed.ics`">{{ $t('this address') }}</a>.

@@ -3,6 +3,7 @@ import { firstOpening, shelfPeak, type Occupied } from '#core/sessions'
 import { addMinutes, clockOf, minutesBetween } from '#core/time'
 import { change, inWorkshop, moveSession } from '#core/workshop'
 import type { PlannedDesign } from '../design'
+import { shortOnRack } from '../shelf'
 import type { Figured, Remedy } from '../shapes'
 import { finding, inChoices, remedy, type FindAll } from './ways'
 
@@ -12,12 +13,12 @@ export const shelf: FindAll = (parts, plan) => [...ownShelf(parts, plan), ...sha
 const sharedShelf: FindAll = (parts, plan) => {
   const { s } = parts[0]!
   if (!plan.shelf || plan.shelf.places > plan.shelf.capacity) return []
-  const peak = shelfPeak(plan.shelf, s.shelves)
-  const short = peak.places - plan.shelf.capacity
+  const peak = shelfPeak(plan.shelf, s.shelves, (lying) => shortOnRack(s.house, lying))
+  const { short } = peak
   if (short <= 0) return []
   const values = {
     places: peak.places,
-    capacity: plan.shelf.capacity,
+    capacity: peak.places - short,
     short,
     titles: peak.with.map((w) => w.title).join(', '),
     at: peak.at,

@@ -9,7 +9,7 @@ const open = (from: string, to: string) => ({ from, to })
 const library: House = {
   id: 'saltbox', name: 'Saltbox Point Library', units: 'imperial', paper: 'letter', currency: 'USD', timeZone: 'America/New_York', weekStart: 'sun',
   hours: { mon: open('09:00', '20:30'), tue: open('09:00', '20:30'), wed: open('09:00', '20:30'), thu: open('09:00', '20:30'), fri: open('09:00', '20:30'), sat: open('09:00', '20:30'), sun: open('09:30', '20:30') },
-  closedDays: [], climate: { celsius: 21, humidityPct: 50 }, shelfPlaces: 32, rack: ['1', '2', '3', '4'].map((name) => ({ id: `board-${name}`, name, widthMm: 914.4, depthMm: 406.4, clearMm: 152.4 })), supplierDays: 4, printerMarginMm: 6.35,
+  closedDays: [], climate: { celsius: 21, humidityPct: 50 }, shelfPlaces: 32, rack: ['1', '2', '3', '4'].map((name) => ({ id: `board-${name}`, name, widthMm: 914.4, depthMm: 304.8, clearMm: 152.4 })), supplierDays: 4, printerMarginMm: 6.35,
   recipeChoices: {}, cupboard: { 'blank-plaque': 3, cup: 20, 'press-card': 14, trimmer: 1, cloth: 4, basin: 6, 'pulp-bin': 6, apron: 24, 'table-cover': 10, 'decoupage-glue': 60, sandpaper: 2, marker: 6, 'paper-towel': 8, bucket: 1, fan: 1 }, contact: 'Noor at the craft desk',
   recipes: [
     {

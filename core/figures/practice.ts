@@ -6,6 +6,11 @@ export const practiceFigures = {
   'set-up': figure(30, 'min', 'E'),
   'clean-up': figure(20, 'min', 'E'),
   /** Of ten planned minutes of handwork the quickest hands take so many, the slowest so many. */
+  /** On a drawn floor: a way that two people pass, heat from water, a cord's reach, free before a door. */
+  'floor.way': figure(600, 'mm', 'E'),
+  'floor.heat-from-water': figure(1500, 'mm', 'E'),
+  'floor.cord': figure(2000, 'mm', 'E'),
+  'floor.door': figure(900, 'mm', 'E'),
   'hands.quick': figure(8, 'min', 'E'),
   'hands.slow': figure(18, 'min', 'E'),
   'film.light': figure(120, 'um', 'E'),
@@ -82,6 +87,10 @@ const closer: Record<string, Bounds> = {
   gutter: { least: 0, most: 40 },
   'tape.overlap': { least: 1, most: 40 },
   'tape.margin': { least: 0, most: 40 },
+  'floor.way': { least: 0, most: 3000 },
+  'floor.heat-from-water': { least: 0, most: 10_000 },
+  'floor.cord': { least: 0, most: 10_000 },
+  'floor.door': { least: 0, most: 5000 },
   'candle.wide': { least: 40, most: 150 },
 }
 

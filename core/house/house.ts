@@ -1,5 +1,6 @@
 import * as v from 'valibot'
 import { figureKey, figuresWith, ownFigureShape, type Figures } from '#core/figures'
+import { floorKinds } from '#core/floor'
 import { inks, makeRecipe, ownRecipeShape, recipes as practice, withFigures, type Ink, type Recipe } from '#core/recipe'
 import { languages } from '#core/language'
 import { currencies, type LengthUnit } from '#core/units'
@@ -51,6 +52,33 @@ export const houseShape = v.object({
         }),
       ),
       v.maxLength(40, 'more than 40 boards | Count two as one.'),
+    ),
+  ),
+  /** The floors of its rooms as they were drawn: counts of tables and places follow, unless a workshop says its own. */
+  floors: v.optional(
+    v.pipe(
+      v.array(
+        v.object({
+          id: v.pipe(v.string(), v.regex(/^[a-z0-9-]{1,64}$/)),
+          room: v.pipe(v.string(), v.minLength(1, 'empty | Give the room its name.'), v.maxLength(60)),
+          widthMm: share(1000, 60_000, 'width'),
+          depthMm: share(1000, 60_000, 'depth'),
+          items: v.pipe(
+            v.array(
+              v.object({
+                id: v.pipe(v.string(), v.regex(/^[a-z0-9-]{1,64}$/)),
+                kind: v.picklist(floorKinds),
+                xMm: share(0, 60_000, 'place'),
+                yMm: share(0, 60_000, 'place'),
+                turned: v.optional(v.boolean()),
+                places: v.optional(whole(60)),
+              }),
+            ),
+            v.maxLength(150, 'more than 150 things | Take some out.'),
+          ),
+        }),
+      ),
+      v.maxLength(20, 'more than 20 rooms | Take one out.'),
     ),
   ),
   /** Days from an order to its parcel. */

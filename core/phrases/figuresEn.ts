@@ -5,6 +5,10 @@ import { extras, pieceKinds, recipes as practice, type Recipe } from '#core/reci
 const general: Record<string, string> = {
   'set-up': 'Set-up, with the group',
   'clean-up': 'Clean-up, with the group',
+  'floor.way': 'Floor: a way that two people pass',
+  'floor.heat-from-water': 'Floor: heat tools from water',
+  'floor.cord': 'Floor: how far a cord reaches',
+  'floor.door': 'Floor: free before a door',
   'hands.quick': 'Of ten planned minutes the quickest hands take',
   'hands.slow': 'Of ten planned minutes the slowest hands take',
   'film.light': 'Wet film of a light coat',

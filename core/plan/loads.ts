@@ -23,7 +23,8 @@ export const classLoads = (parts: readonly PlannedDesign[]): ClassLoad[] =>
 /** A class's room with all designs that are worked in it; `otherwise` changes who comes or what is at hand, to see what it would save. */
 export function classLoad(parts: readonly PlannedDesign[], session: PlacedSession, otherwise: (c: Crowd) => Crowd = (c) => c) {
   const { setting } = parts[0]!.s
-  const places = Object.assign({}, ...parts.map(({ s }) => s.setting.crowd.places)) as Crowd['places']
+  // What any of the designs brings is there for all.
+  const here = Object.assign({}, ...parts.map(({ s }) => s.setting.crowd.drawn?.[session.id])) as Crowd['places']
   const works = parts.map(({ s, d }) => workOf(s.setting, d.split.split, session.id))
-  return load(session, works, { ...setting, crowd: otherwise({ ...setting.crowd, places }) })
+  return load(session, works, { ...setting, crowd: otherwise({ ...setting.crowd, drawn: { [session.id]: here } }) })
 }

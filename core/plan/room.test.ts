@@ -17,7 +17,8 @@ import { addMinutes } from '#core/time'
 import { applyChanges, change, inWorkshop, setHeadcount, summaryOf, type Change, type Session, type Workshop } from '#core/workshop'
 
 const now = '2026-05-04T09:00:00-04:00[America/New_York]'
-const house = demoHouses[0]!
+// Its shelf counted, not measured.
+const { rack: _measured, ...house } = demoHouses[0]!
 const moths: Workshop = { ...demoWorkshops('2026-05-15')[0]!, pieces: [], errandsDone: [] }
 const input = (w: Workshop, more: Partial<PlanInput> = {}): PlanInput => ({ workshop: w, house, now, ...more })
 const plan = (w: Workshop, more: Partial<PlanInput> = {}) => planWorkshop(input(w, more))
@@ -342,5 +343,47 @@ describe('somebody who misses the laying', () => {
   it('who was there is not asked', () => {
     const there = take(moths, [change(moths, inWorkshop.group.participants(edda.id).misses, [])])
     expect([found(there, 'misses-laying'), found(there, 'catch-up')]).toEqual([[], []])
+  })
+})
+
+describe('a room whose floor is drawn', () => {
+  const item = (id: string, kind: 'table' | 'basin' | 'seal table', places?: number) => ({
+    id,
+    kind,
+    xMm: 0,
+    yMm: 0,
+    ...(places !== undefined && { places }),
+  })
+  const drawn = (...items: ReturnType<typeof item>[]) => ({
+    ...house,
+    floors: [{ id: 'f', room: 'craft room', widthMm: 9000, depthMm: 8000, items }],
+  })
+  const silent: Workshop = { ...moths, choices: { ...moths.choices, stations: {} } }
+  const rooms = (w: Workshop, h: typeof house & { floors?: unknown }) =>
+    planWorkshop({ workshop: w, house: h as typeof house, now }).loads.map((l) => l.room.input.stations.map((s) => [s.id, s.places]))
+  it('counts its places, in the classes that are held there', () => {
+    const h = drawn(item('w', 'basin', 3), item('s', 'seal table', 2))
+    expect(rooms(silent, h)[1]).toEqual([
+      ['basin', 3],
+      ['seal table', 2],
+    ])
+    const moved = { ...silent, sessions: silent.sessions.map((s, i) => (i === 1 ? { ...s, room: 'Annex' } : s)) }
+    expect(rooms(moved, h)[1]).toEqual([])
+    expect(rooms(silent, house)[1]).toEqual([])
+  })
+  it('what the workshop says goes before', () => {
+    const said = { ...silent, choices: { ...silent.choices, stations: { basin: 8 } } }
+    expect(rooms(said, drawn(item('w', 'basin', 3), item('s', 'seal table', 2)))[1]).toEqual([
+      ['basin', 8],
+      ['seal table', 2],
+    ])
+  })
+  it('people sit at the drawn tables, at as many as have seats for them, unless somebody says how many', () => {
+    const tables = (n: number, seats: number) => drawn(...Array.from({ length: n }, (_, i) => item(`t${i}`, 'table', seats)))
+    const seating = (w: Workshop, h: ReturnType<typeof drawn>) => planWorkshop({ workshop: w, house: h, now }).seating
+    const open = { ...silent, group: { ...silent.group, tables: null } }
+    expect(seating(open, tables(8, 6))).toEqual([6, 6, 6])
+    expect(seating(open, tables(2, 6))).toEqual([9, 9])
+    expect(seating(silent, tables(2, 6))).toEqual([4, 4, 4, 3, 3])
   })
 })

@@ -4,7 +4,8 @@ import type { House } from '#core/house'
 import { planWorkshop, shelfPieces, shelfPlaces } from '#core/plan'
 import type { Workshop } from '#core/workshop'
 
-const house: House = { ...demoHouses[0]!, shelfPlaces: 32 }
+const { rack: _measured, ...counted } = demoHouses[0]!
+const house: House = { ...counted, shelfPlaces: 32 }
 const moths: Workshop = demoWorkshops('2026-05-15')[0]!
 const bare: Workshop = { ...moths, pieces: [], errandsDone: [] }
 const now = '2026-05-13T09:00:00-04:00[America/New_York]'

@@ -2,6 +2,7 @@ import type { House, Paper } from '#core/house'
 import { figure, type Figure } from '#core/reasons'
 import type { Figures } from '#core/figures'
 import { figuresOf, sizeUnit, paperOf, printersOf, recipesOf } from '#core/house'
+import { drawnPlaces, floorOf, tablesFor } from '#core/floor'
 import { seatTables, type Seating } from '#core/kit'
 import { picturesOf } from '#core/pictures'
 import {
@@ -118,20 +119,33 @@ const largePiece = figure(40_000, 'mm', 'E')
 const paleShare = 0.35
 const isPale = (d: Design, pictures: readonly Picture[]): boolean => d.picture?.pale ?? pictures.some((p) => (p.pale ?? 0) >= paleShare)
 
-/** Places that are counted: as somebody said; heat tools as many as the kit brings. */
-function placesOf(w: Workshop, resolved: ResolvedRecipe): Record<string, number> {
+/** Places at each class's stations where the workshop does not say: as its room has them drawn, else heat tools as many as the kit brings. */
+function drawnAt(w: Workshop, house: House, resolved: ResolvedRecipe): Crowd['drawn'] {
   const tools = resolved.materials.find((m) => m.material === 'heat-tool' || m.material === 'hair-dryer')
-  return { ...(tools?.basis === 'room' && { 'heat tool': tools.amount.value }), ...w.choices.stations }
+  const brought: Record<string, number> = tools?.basis === 'room' ? { 'heat tool': tools.amount.value } : {}
+  return Object.fromEntries(
+    w.sessions.map((s) => {
+      const floor = floorOf(house.floors, s.room)
+      return [s.id, { ...brought, ...(floor && drawnPlaces(floor)) }]
+    }),
+  )
+}
+
+/** Tables: as many as somebody said, else of those drawn in the first class's room as many as have seats for all. */
+function tablesOf(w: Workshop, house: House): number | null {
+  const floor = floorOf(house.floors, w.sessions[0]?.room ?? '')
+  return w.group.tables ?? (floor ? tablesFor(floor, w.group.participants.length) : null)
 }
 
 /** Who comes to the classes, at which table, and what is at hand there. */
-function crowdOf(w: Workshop, tables: Seating, places: Record<string, number>): Crowd {
+function crowdOf(w: Workshop, house: House, tables: Seating, resolved: ResolvedRecipe): Crowd {
   const order = seated(w.group.participants)
   const table = tables.flatMap((size, i) => Array.from({ length: size }, () => tableName(i)))
   return {
     people: order.flatMap((p, i) => (takesKit(w, p) ? [] : [{ id: p.id, table: table[i] ?? 'A', age: p.age, misses: p.misses }])),
     adults: 1 + w.group.helpers,
-    places,
+    places: w.choices.stations ?? {},
+    drawn: drawnAt(w, house, resolved),
     runs: Object.fromEntries(w.sessions.map((s) => [s.id, s])),
   }
 }
@@ -198,7 +212,7 @@ export function situate(
   const recipe = found ?? latestRecipe(design.recipe.id, recipes) ?? recipes[0]!
   const figures = figuresOf(house)
   const people = makers.length
-  const tables = seatTables(workshop.group.participants.length, workshop.group.tables)
+  const tables = seatTables(workshop.group.participants.length, tablesOf(workshop, house))
   const pieces = makers.reduce((sum, p) => sum + makes(workshop, p, design), 0)
   const each = Math.max(1, ...makers.map((p) => makes(workshop, p, design)))
   const unit = sizeUnit(house)
@@ -261,7 +275,7 @@ export function situate(
       sessions,
       climate: house.climate,
       figures,
-      crowd: crowdOf(workshop, tables, placesOf(workshop, resolved)),
+      crowd: crowdOf(workshop, house, tables, resolved),
       each: (person) => made.get(person) ?? 0,
       printsEach: (kind.pictures ?? 1) * resolved.layers,
       ...(workshop.air && { air: workshop.air }),

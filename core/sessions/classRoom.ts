@@ -10,8 +10,9 @@ export interface Crowd {
   people: { id: string; table: string; age: AgeBand; misses: readonly string[] }[]
   /** Adults in the room who teach or help. */
   adults: number
-  /** Places by station, where they are counted. */
+  /** Places by station as somebody said; and by session, as its room is drawn or the kit brings them, where nobody said. */
   places: Readonly<Record<string, number>>
+  drawn?: Readonly<Record<string, Readonly<Record<string, number>>>>
   /** What is set by hand, by session. */
   runs: Readonly<Record<string, SessionRun>>
 }
@@ -96,8 +97,9 @@ export function classRoom(session: { id: string; minutes: number }, works: reado
   const tables = [...new Set(people.map((p) => p.table))]
   const raced = new Map(works.map((w) => [w.design, new Set(racesOf(w.resolved).flatMap((b) => b.map((s) => s.id)))]))
 
+  const atHand: Readonly<Record<string, number>> = { ...crowd.drawn?.[session.id], ...crowd.places }
   const station = (w: Work, s: Stage, age: AgeBand): string | null => {
-    const counted = s.station === undefined ? undefined : crowd.places[s.station]
+    const counted = s.station === undefined ? undefined : atHand[s.station]
     const [id, places] = counted
       ? [s.station!, counted]
       : isSprayed(s)

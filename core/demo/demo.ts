@@ -27,6 +27,22 @@ const club: House = {
   recipeChoices: { 'medium-transfer': { 'coat-where': 'print' } }, cupboard: { basin: 4, 'pulp-bin': 4, apron: 20, scissors: 6, 'bone-folder': 12, towel: 12, 'table-cover': 4, cup: 20, cloth: 10, 'press-card': 10, trimmer: 1, marker: 4, 'paper-towel': 6, bucket: 1, fan: 1 }, contact: 'Ilse',
 }
 
+/** The library's craft room: five tables, two basins and the seal table at the far end, one post for a helper. */
+const craftRoom: NonNullable<House['floors']>[number] = {
+  id: 'craft-room', room: 'Craft room', widthMm: 9600, depthMm: 7200,
+  items: [
+    ...['a', 'b', 'c', 'd', 'e'].map((t, i) => ({ id: `table-${t}`, kind: 'table' as const, xMm: 500 + (i % 3) * 2700, yMm: i < 3 ? 5300 : 2900 })),
+    { id: 'basin-1', kind: 'basin', xMm: 8600, yMm: 2600 },
+    { id: 'basin-2', kind: 'basin', xMm: 8600, yMm: 1500 },
+    { id: 'seal', kind: 'seal table', xMm: 5900, yMm: 2900, places: 6 },
+    { id: 'rack', kind: 'rack', xMm: 5900, yMm: 1500 },
+    { id: 'post-1', kind: 'post', xMm: 7800, yMm: 2500 },
+    { id: 'power-1', kind: 'power', xMm: 3000, yMm: 0 },
+    { id: 'door-1', kind: 'door', xMm: 900, yMm: 0 },
+  ],
+}
+library.floors = [craftRoom]
+
 export const demoHouses: readonly House[] = [library, club]
 
 interface Plot {
@@ -45,8 +61,6 @@ interface Plot {
   /** Days from today, start, end. */
   sessions: [number, string, string][]
   made: number
-  /** Places at stations. */
-  stations?: Record<string, number>
   done?: string[]
   archived?: boolean
 }
@@ -56,7 +70,7 @@ const millimetres = (n: number) => ({ mm: n, text: `${n} mm` })
 
 const plots: Plot[] = [
   {
-    id: 'moths-of-the-marsh', house: library, title: 'Moths of the marsh', drawing: 'moth', tables: 5, helpers: 1, made: -12, stations: { basin: 8, 'seal table': 6 },
+    id: 'moths-of-the-marsh', house: library, title: 'Moths of the marsh', drawing: 'moth', tables: 5, helpers: 1, made: -12, 
     names: ['Edda', 'Rune', 'Anton', 'Calla', 'Dov', 'Mira', 'Beck', 'Finn', 'Hanne', 'Inge', 'Joss', 'Lior', 'Marlo', 'Odalys', 'Petra', 'Suri', 'Tobias', 'Wren'],
     design: { kind: 'plaque', material: 'plywood', width: inches(7, '7 in'), height: inches(5, '5 in'), recipe: { id: 'medium-transfer', version: 1 }, choices: { ground: 'white' }, pictures: 'house', lettering: false, mirrored: null },
     sessions: [[-1, '17:45', '20:00'], [1, '10:00', '12:45']], done: ['order', 'paint', 'print', 'sand', 'trim', 'sample-cured', 'sample-finished', 'sample-hazy', 'sample-pressed', 'pack-moths-of-the-marsh-1', 'set-up-moths-of-the-marsh-1'],
@@ -133,7 +147,7 @@ function workshopOf(p: Plot, today: string): Workshop {
     designs: [{ id: `${p.id}-d1`, ...p.design }, ...(p.second ? [{ id: `${p.id}-d2`, ...p.second }] : [])],
     ...(p.held && { held: p.held }),
     sessions,
-    choices: { spares: p.id === 'moths-of-the-marsh' ? 3 : null, samples: null, confidence: 0.9, share: {}, split: {}, ...(p.stations && { wish: 95, stations: p.stations }) },
+    choices: { spares: p.id === 'moths-of-the-marsh' ? 3 : null, samples: null, confidence: 0.9, share: {}, split: {}, ...(p.id === 'moths-of-the-marsh' && { wish: 95 }) },
     pieces: pieces(p, participants, sessions, at),
     ...(shown.length && { pictures: shown.map((x) => x.picture) }),
     errandsDone: p.done ?? [],

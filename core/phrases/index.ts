@@ -21,4 +21,4 @@ export {
   type AheadText,
   type ShelfLabel,
 } from './ahead'
-export { runLineName, runMarkdown, runText, tableLetters, type RunText } from './runSheet'
+export { runLineName, runMarkdown, runHelpers, runText, tableLetters, type RunFor, type RunText } from './runSheet'

@@ -12,13 +12,15 @@ import {
   type PlanInput,
   type Remedy,
 } from '#core/plan'
+import type { House } from '#core/house'
 import { keepPlan, planRoom, type RoomPlan } from '#core/room'
 import { addMinutes } from '#core/time'
 import { applyChanges, change, inWorkshop, setHeadcount, summaryOf, type Change, type Session, type Workshop } from '#core/workshop'
 
 const now = '2026-05-04T09:00:00-04:00[America/New_York]'
-// Its shelf counted, not measured.
-const { rack: _measured, ...house } = demoHouses[0]!
+// Its shelf counted, not measured; the floor of its craft room drawn.
+const { rack: _measured, floors, ...undrawn } = demoHouses[0]!
+const house: House = { ...undrawn, floors: floors! }
 const moths: Workshop = { ...demoWorkshops('2026-05-15')[0]!, pieces: [], errandsDone: [] }
 const input = (w: Workshop, more: Partial<PlanInput> = {}): PlanInput => ({ workshop: w, house, now, ...more })
 const plan = (w: Workshop, more: Partial<PlanInput> = {}) => planWorkshop(input(w, more))
@@ -56,8 +58,12 @@ describe('the demo’s second class', () => {
   })
   it('what is offered is what could help: counted stations, the last stretch at home, a round fewer', () => {
     const codes = (w: Workshop) => roomWays(input(w), plan(w), 'moths-of-the-marsh-2').map((r) => r.code)
+    const bare = (w: Workshop) => {
+      const i = { ...input(w), house: undrawn }
+      return roomWays(i, planWorkshop(i), 'moths-of-the-marsh-2').map((r) => r.code)
+    }
     expect(codes(moths)).toEqual(['bring-station', 'bring-station', 'rest-at-home', 'fewer-rounds'])
-    expect(codes({ ...moths, choices: { ...moths.choices, stations: {} } })).toEqual(['rest-at-home', 'fewer-rounds'])
+    expect(bare({ ...moths, choices: { ...moths.choices, stations: {} } })).toEqual(['rest-at-home', 'fewer-rounds'])
     expect(roomWays(input(moths), plan(moths), 'nothing')).toEqual([])
     const first = roomWays(input(moths), plan(moths), 'moths-of-the-marsh-1').map((r) => r.code)
     expect(first).not.toContain('rest-at-home')
@@ -369,7 +375,7 @@ describe('a room whose floor is drawn', () => {
     ])
     const moved = { ...silent, sessions: silent.sessions.map((s, i) => (i === 1 ? { ...s, room: 'Annex' } : s)) }
     expect(rooms(moved, h)[1]).toEqual([])
-    expect(rooms(silent, house)[1]).toEqual([])
+    expect(rooms(silent, undrawn)[1]).toEqual([])
   })
   it('what the workshop says goes before', () => {
     const said = { ...silent, choices: { ...silent.choices, stations: { basin: 8 } } }

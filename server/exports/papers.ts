@@ -7,6 +7,7 @@ import {
   beforeMarkdown,
   beforeText,
   inBoth,
+  runHelpers,
   runMarkdown,
   runText,
   shelfLabels,
@@ -15,6 +16,7 @@ import {
   sheetMarkdown,
   sheetText,
   tableLetters,
+  type RunFor,
   type RunText,
 } from '#core/phrases'
 import { readInput } from '#core/reasons'
@@ -37,6 +39,8 @@ const options = v.object({
   /** A class by its id, and tables by their letters with commas between. */
   session: v.optional(v.string()),
   tables: v.optional(v.string()),
+  /** A page for each helper, by the posts on the room's floor. */
+  helpers: v.optional(v.picklist(['each'], 'not said | Say each.')),
   /** One language, or two with a comma between for both on one sheet; left out, the house's. */
   language: v.optional(
     v.pipe(
@@ -168,12 +172,14 @@ function runSheets({ plan, workshop, house }: Planned, query: unknown): RunText[
   const asked = readInput(options, query)
   const next = plan.sessions.find((s) => !s.problems.includes('past') && plan.loads.some((l) => l.sessionId === s.id))
   const session = asked.session ?? next?.id ?? plan.loads.at(-1)?.sessionId ?? ''
-  const groups =
-    asked.tables === undefined
+  const groups: (RunFor | undefined)[] = asked.helpers
+    ? runHelpers(plan, workshop, house, session)
+    : asked.tables === undefined
       ? [undefined]
       : asked.tables === 'each'
-        ? tableLetters(plan, session).map((t) => [t])
-        : [asked.tables.split(',')]
+        ? tableLetters(plan, session).map((t) => ({ tables: [t] }))
+        : [{ tables: asked.tables.split(',') }]
+  if (asked.helpers && groups.length === 0) throw new NotFound('No helper comes to this class.')
   const texts = groups.flatMap((g) => runText(plan, workshop, house, session, g) ?? [])
   if (texts.length === 0) throw new NotFound('There is no such class, or nothing is done in it.')
   return texts

@@ -27,7 +27,7 @@ const places = computed(() =>
         { name: tr('Bench'), to: `/w/${id.value}/bench/kit`, on: route.name === 'bench' },
         { name: tr('Prints'), to: `/w/${id.value}/prints`, on: route.name === 'prints' },
         { name: tr('Classes'), to: `/w/${id.value}/sessions`, on: route.name === 'sessions' },
-        { name: tr('Room'), to: `/w/${id.value}/room`, on: route.name === 'room' },
+        { name: tr('Room'), to: `/w/${id.value}/room`, on: route.name === 'room' || route.name === 'floor' },
         { name: tr('Rehearsal'), to: `/w/${id.value}/rehearsal`, on: route.name === 'rehearsal' },
         { name: tr('Take-home'), to: `/w/${id.value}/take-home`, on: route.name === 'take-home' },
         { name: tr('Clinic'), to: `/w/${id.value}/clinic`, on: route.name === 'clinic' },

@@ -138,6 +138,7 @@ usePageKeys(
       <div class="head">
         <h1>{{ $t('{0}, minute by minute', sayShortDay(session.from)) }}</h1>
         <SegmentChoice v-if="choices.length > 1" v-model="sessionId" :options="choices" :label="$t('Class')" hide-label />
+        <v-btn :to="`/w/${id}/floor/${sessionId}`">{{ $t('Floor') }}</v-btn>
         <p class="small two">
           {{ $t('Class {0}, {1} to {2}. Open a table and drag a stage to pin it.', session.number, clock(0), clock(session.minutes)) }}
         </p>

@@ -24,6 +24,7 @@ const said = computed(() => props.lines.map((l) => ({ ...l, who: tablesOf(l.peop
     <div v-else class="inline">
       <v-btn :href="pdf" target="_blank">{{ $t('Print it, one page') }}</v-btn>
       <v-btn :href="`${pdf}&tables=each`" target="_blank">{{ $t('A page for each table') }}</v-btn>
+      <v-btn :href="`${pdf}&helpers=each`" target="_blank">{{ $t('A page for each helper') }}</v-btn>
     </div>
     <ol class="bare">
       <li v-for="(l, i) in said" :key="i" :class="{ alone: l.alone }">

@@ -6,7 +6,7 @@ import type { Bench } from '../bench/useBench'
 
 /** The class that a place of the workshop looks at: the one in the address, else the next that is not over; with its load, the others to choose
  *  from, and minutes from its start as the clock says them. */
-export function useClass(bench: Bench, place: 'room' | 'rehearsal') {
+export function useClass(bench: Bench, place: 'room' | 'rehearsal' | 'floor') {
   const route = useRoute()
   const router = useRouter()
   const { whole, house } = bench

@@ -29,7 +29,7 @@ const club: House = {
 
 /** The library's craft room: five tables, two basins and the seal table at the far end, one post for a helper. */
 const craftRoom: NonNullable<House['floors']>[number] = {
-  id: 'craft-room', room: 'Craft room', widthMm: 9600, depthMm: 7200,
+  id: 'craft-room', room: 'Craft room', widthMm: 9753.6, depthMm: 7315.2,
   items: [
     ...['a', 'b', 'c', 'd', 'e'].map((t, i) => ({ id: `table-${t}`, kind: 'table' as const, xMm: 500 + (i % 3) * 2700, yMm: i < 3 ? 5300 : 2900 })),
     { id: 'basin-1', kind: 'basin', xMm: 8600, yMm: 2600 },

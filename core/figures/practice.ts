@@ -11,6 +11,8 @@ export const practiceFigures = {
   'floor.heat-from-water': figure(1500, 'mm', 'E'),
   'floor.cord': figure(2000, 'mm', 'E'),
   'floor.door': figure(900, 'mm', 'E'),
+  /** Handwork all over a face grows with the area to this power: 0 not at all, 1 alike. */
+  'time.size': figure(0.5, 'share', 'E'),
   'hands.quick': figure(8, 'min', 'E'),
   'hands.slow': figure(18, 'min', 'E'),
   'film.light': figure(120, 'um', 'E'),

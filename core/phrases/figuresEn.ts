@@ -9,6 +9,7 @@ const general: Record<string, string> = {
   'floor.heat-from-water': 'Floor: heat tools from water',
   'floor.cord': 'Floor: how far a cord reaches',
   'floor.door': 'Floor: free before a door',
+  'time.size': 'Handwork grows with the face, to the power',
   'hands.quick': 'Of ten planned minutes the quickest hands take',
   'hands.slow': 'Of ten planned minutes the slowest hands take',
   'film.light': 'Wet film of a light coat',

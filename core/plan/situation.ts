@@ -23,6 +23,8 @@ import {
   type Recipe,
   roomStations,
   type ResolvedRecipe,
+  sized,
+  sizeFactor,
   type RoomStation,
   outlineShare,
   sources,
@@ -230,8 +232,12 @@ export function situate(
   const dressed = withExtras(recipe, extrasOf(design, recipe, figures), kind.id)
   const asMade = resolveRecipe(dressed, design.choices, house.recipeChoices[recipe.id] ?? {}, blankSurface(design.material), usualFor)
   const handled = withCaution(asMade, design.material)
+  const worked = design.on ?? design
   const printed = design.pictures === 'house' || design.pictures === 'own'
-  const resolvedHere = printed ? handled : { ...handled, noPrint: true }
+  const resolvedHere = sized(
+    printed ? handled : { ...handled, noPrint: true },
+    sizeFactor(worked.width.mm * worked.height.mm, kind.widthMm * kind.heightMm, figures('time.size').value),
+  )
   const kitsWork = forHome(resolvedHere)
   const resolved = workshop.held === 'home' ? kitsWork.resolved : resolvedHere
   const outline = outlineOf(kind, design.outline)

@@ -41,5 +41,6 @@ export {
 export { outlineHolds, outlinePath, outlinePoints, outlineReach, outlines, outlineShare, type Outline } from './outline'
 export { resolveRecipe, chosenOption, tapeWidth, type ResolvedRecipe, type Chosen } from './resolve'
 export { asNextVersion, makeRecipe, ownRecipeShape, type OwnRecipe, type RecipeEdit } from './own'
+export { sized, sizeFactor } from './sized'
 export { compareRecipes, type RecipeDifference } from './compare'
 export { checkRecipe, belowPractice } from './check'

@@ -96,6 +96,7 @@ export const ahead: Record<string, string> = {
   '{0} was moved': 'se movió: {0}',
   '{0} was turned': 'se giró: {0}',
   'the room was measured': 'se midió la sala',
+  'Handwork grows with the face, to the power': 'El trabajo crece con la cara, a la potencia',
   'Floor: a way that two people pass': 'Planta: paso en que se cruzan dos personas',
   'Floor: heat tools from water': 'Planta: del calor al agua',
   'Floor: how far a cord reaches': 'Planta: hasta dónde llega un cable',

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { mdiPowerSocketEu } from '@mdi/js'
 import { useElementSize, useEventListener } from '@vueuse/core'
 import { computed, ref } from 'vue'
 import { boxOf, hasPlaces, placesOfItem, type Floor, type FloorItem } from '#core/floor'
@@ -15,7 +16,7 @@ const chosen = defineModel<string | undefined>()
 const box = ref<HTMLElement>()
 const { width } = useElementSize(box, { width: 800, height: 0 })
 /** Pixels a millimetre. */
-const scale = computed(() => Math.min(width.value / props.floor.widthMm, 560 / props.floor.depthMm))
+const scale = computed(() => Math.min(width.value / props.floor.widthMm, 500 / props.floor.depthMm))
 const step = 50
 const held = ref<{ id: string; x: number; y: number }>()
 
@@ -86,8 +87,9 @@ function key(e: KeyboardEvent, i: FloorItem) {
         @focus="chosen = i.id"
         @keydown="key($event, i)"
       >
-        <b>{{ labels[i.id]!.name }}</b>
-        <small v-if="boxOf(i).d * scale > 44">{{ labels[i.id]!.small }}</small>
+        <v-icon v-if="i.kind === 'power'" :icon="mdiPowerSocketEu" size="18" />
+        <b v-else>{{ i.kind === 'post' ? labels[i.id]!.small : labels[i.id]!.name }}</b>
+        <small v-if="i.kind !== 'post' && boxOf(i).d * scale > 40">{{ labels[i.id]!.small }}</small>
       </button>
     </div>
   </div>

@@ -8,7 +8,6 @@ import { tableName } from '#core/workshop'
 import { showLength } from '#core/units'
 import LostPage from '../app/LostPage.vue'
 import { useBench } from '../bench/useBench'
-import LengthField from '../ui/LengthField.vue'
 import SegmentChoice from '../ui/SegmentChoice.vue'
 import SourceMark from '../ui/SourceMark.vue'
 import StepField from '../ui/StepField.vue'
@@ -44,11 +43,12 @@ const labels = computed(() =>
     (floor.value?.items ?? []).map((i) => {
       const mine = i.kind === 'table' ? letter(i.id) : ''
       const who = mine ? (seated.value.get(mine) ?? []) : []
+      const post = floor.value!.items.filter((x) => x.kind === 'post').indexOf(i) + 1
       return [
         i.id,
         {
           name: mine || floorName(i.kind),
-          small: who.length ? who.join(', ') : hasPlaces(i.kind) ? tr('{0} places', placesOfItem(i)) : '',
+          small: post ? `${post}` : who.length ? who.join(', ') : hasPlaces(i.kind) ? tr('{0} places', placesOfItem(i)) : '',
         },
       ]
     }),
@@ -86,6 +86,16 @@ function checkSaid(c: FloorCheck): string {
   }
 }
 const far2 = (mm: number) => showLength(Math.round(mm), sizeUnit(house.value))
+const perUnit = computed(() => (house.value.units === 'imperial' ? 304.8 : 1000))
+const sizeLabel = (f: 'widthMm' | 'depthMm') =>
+  `${f === 'widthMm' ? tr('Width') : tr('Depth')}, ${house.value.units === 'imperial' ? 'ft' : 'm'}`
+/** A room is one to sixty metres; anything else stays as it was. */
+function measured(f: 'widthMm' | 'depthMm', e: Event) {
+  const field = e.target as HTMLInputElement
+  const mm = Math.round(Number(field.value.replace(',', '.')) * perUnit.value)
+  if (mm >= 1000 && mm <= 60_000) size(f, mm)
+  else field.value = String(floor.value![f] / perUnit.value)
+}
 const stations = computed(() =>
   [...new Set(load.value?.room.input.stations.map((s) => s.id) ?? [])].filter((s) => s !== 'led' && s !== 'spray'),
 )
@@ -147,14 +157,10 @@ const overruled = computed(() => Object.entries(said.value).filter(([s]) => floo
         </div>
       </template>
       <div v-else class="inline">
-        <LengthField
-          v-for="f in ['widthMm', 'depthMm'] as const"
-          :key="f"
-          :label="f === 'widthMm' ? $t('Width') : $t('Depth')"
-          :unit="sizeUnit(house)"
-          :model-value="{ mm: floor[f], text: showLength(floor[f], sizeUnit(house)) }"
-          @update:model-value="size(f, $event.mm)"
-        />
+        <label v-for="f in ['widthMm', 'depthMm'] as const" :key="f"
+          ><span class="label">{{ sizeLabel(f) }}</span
+          ><input class="field" inputmode="decimal" :value="floor[f] / perUnit" @change="measured(f, $event)"
+        /></label>
       </div>
       <h3 class="rule">{{ $t('To look at') }} <SourceMark mark="E" /></h3>
       <ul v-if="checks.length" class="bare checks">
@@ -198,6 +204,13 @@ const overruled = computed(() => Object.entries(said.value).filter(([s]) => floo
   display: flex;
   flex-wrap: wrap;
   gap: var(--s-2);
+}
+.inline label {
+  flex: 1;
+  min-width: 0;
+}
+.inline .field {
+  width: 100%;
 }
 .begin {
   justify-self: start;

@@ -139,6 +139,8 @@ export interface FindingValues extends SuitValues, OfPictures, Late {
   'shelf-short': { places: number; capacity: number; short: number }
   'whole-pack': { ml: number; noun: string; size: number; what: string }
   'misses-laying': { who: string; count: number }
+  'misses-rubbing': { who: string; count: number }
+  'rubs-later': { who: string; at: string; ready: Yes }
   'catch-up': { who: string; count: number; at: string; helper: Yes; ready: Yes }
   'many-copies': { copies: number; prints: number; sure: number }
   'pictures-missing': { missing: number; people: number; names: string }
@@ -196,6 +198,8 @@ export interface RemedyValues {
   'lay-for-them': { at: string; count: number }
   'catch-up-at': { at: string; count: number }
   'drop-catch-up': Nothing
+  'rub-later': { at: string; count: number }
+  'drop-rub-later': Nothing
   'rest-at-home': { stage: string }
   'fewer-rounds': { rounds: string }
   'longer-session': { minutes: number }

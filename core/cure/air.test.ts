@@ -1,5 +1,5 @@
-import { describe, expect, it } from 'vitest'
-import { cure, simulatedLogger, type CureInput, type Reading } from '#core/cure'
+import { describe, expect, it, test } from 'vitest'
+import { cure, dryingFactor, simulatedLogger, type CureInput, type Reading } from '#core/cure'
 import { asPractised } from '#core/figures'
 import { addMinutes, minutesBetween } from '#core/time'
 
@@ -70,5 +70,30 @@ describe('the simulated logger', () => {
     expect(simulatedLogger(to, laidAt, base.climate)).toEqual([])
     for (const r of simulatedLogger(laidAt, to, { celsius: 45, humidityPct: 100 }))
       expect([r.celsius <= 45, r.humidityPct <= 100]).toEqual([true, true])
+  })
+})
+
+describe('drying in a room', () => {
+  test.each([
+    [21, 50, 1],
+    [30, 20, 1],
+    [18, 70, 2],
+    [21, 60, 1.3],
+    [5, 95, 3],
+  ])('at %s °C and %s % takes %s times as long, never less than practice says', (celsius, humidityPct, factor) =>
+    expect(dryingFactor([], { celsius, humidityPct })).toBe(factor),
+  )
+  it('what was read there goes before what is usual, on the mean; nothing known is a usual room', () => {
+    const usual = { celsius: 18, humidityPct: 70 }
+    expect(
+      dryingFactor(
+        [
+          { celsius: 21, humidityPct: 40 },
+          { celsius: 21, humidityPct: 60 },
+        ],
+        usual,
+      ),
+    ).toBe(1)
+    expect(dryingFactor([])).toBe(1)
   })
 })

@@ -22,6 +22,17 @@ export function climateFactor(celsius: number, humidityPct: number): number {
   return deficit <= 0 ? climateClamp : Math.min(climateClamp, reference / deficit)
 }
 
+/** How much longer something dries in a room than practice's minutes say, which mean a usual room: never shorter. The air is what was read there,
+ *  on the mean, else what is usual there; where neither is known it is a usual room. */
+export function dryingFactor(
+  read: readonly Pick<Reading, 'celsius' | 'humidityPct'>[],
+  usual?: { celsius: number; humidityPct: number },
+): number {
+  const mean = (f: (r: Pick<Reading, 'celsius' | 'humidityPct'>) => number) => read.reduce((sum, r) => sum + f(r), 0) / read.length
+  const air = read.length > 0 ? { celsius: mean((r) => r.celsius), humidityPct: mean((r) => r.humidityPct) } : usual
+  return air ? Math.max(1, Math.round(climateFactor(air.celsius, air.humidityPct) * 10) / 10) : 1
+}
+
 const asNumber = (limits: { min: number; max: number }) => v.pipe(decimal(limits), v.transform(Number))
 
 export const climateShape = v.object({

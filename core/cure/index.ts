@@ -2,6 +2,7 @@ export {
   cure,
   cureInput,
   cureFactor,
+  dryingFactor,
   climateFactor,
   coldLimitCelsius,
   readingHolds,

@@ -17,6 +17,8 @@ export interface FloorItem {
 export interface Floor {
   id: string
   room: string
+  /** The air that is usual there. */
+  climate?: { celsius: number; humidityPct: number } | undefined
   widthMm: number
   depthMm: number
   items: FloorItem[]

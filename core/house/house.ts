@@ -61,6 +61,8 @@ export const houseShape = v.object({
         v.object({
           id: v.pipe(v.string(), v.regex(/^[a-z0-9-]{1,64}$/)),
           room: v.pipe(v.string(), v.minLength(1, 'empty | Give the room its name.'), v.maxLength(60)),
+          /** The air that is usual there; left out, as it is usual in the house. */
+          climate: v.optional(v.object({ celsius: share(-10, 45, 'temperature'), humidityPct: share(0, 100, 'humidity') })),
           widthMm: share(1000, 60_000, 'width'),
           depthMm: share(1000, 60_000, 'depth'),
           items: v.pipe(

@@ -110,10 +110,20 @@ export const findingLines: Lines['findings'] = {
       `${v.who} ${Number(v.count) === 1 ? 'misses' : 'miss'} the laying`,
       'Lay a spare for them, or note when their own was laid, on Take-home.',
     ),
+  'misses-rubbing': (v) =>
+    said(
+      `${v.who} ${Number(v.count) === 1 ? 'misses' : 'miss'} the rubbing`,
+      'It goes home laid, with a sheet; or they come at an hour of their own.',
+    ),
+  'rubs-later': (v, say) =>
+    said(
+      `${v.who} rubs ${say.at(v.at)}`,
+      v.ready ? 'It is ready then. Somebody has to be there who shows and seals.' : 'It is not ready then: a later hour, or at home.',
+    ),
   'catch-up': (v, say) =>
     said(
       v.helper ? `A helper lays ${v.who}’s piece, ${say.at(v.at)}` : `${v.who} lays at another hour, ${say.at(v.at)}`,
-      v.ready ? 'Ready when the class rubs.' : 'Not ready when the class rubs: it goes home with a sheet.',
+      v.ready ? 'Ready when it is rubbed.' : 'Not ready when the class rubs: it goes home with a sheet.',
     ),
 }
 
@@ -140,6 +150,8 @@ export const remedyLines: Lines['remedies'] = {
   'lay-for-them': (v) => (Number(v.count) === 1 ? 'A helper lays it for them in class' : 'A helper lays theirs in class'),
   'catch-up-at': (v, say) => `Laid at another hour: ${say.at(v.at)}`,
   'drop-catch-up': () => 'Take it back',
+  'rub-later': (v, say) => `Rubbed at another hour: ${say.at(v.at)}`,
+  'drop-rub-later': () => 'Take it back',
   'rest-at-home': (v) => `From ${String(v.stage).toLowerCase()} at home`,
   'fewer-rounds': (v) => s(v.rounds, 'round'),
   'longer-session': (v, say) => `${say.minutes(v.minutes)} longer`,

@@ -6,7 +6,7 @@ import { adults, group, inTurns } from './finders/people'
 import { pictureLooks } from './finders/pictures'
 import { narrowCandle, orientation, piece } from './finders/piece'
 import { ownRecipe, recipeKnown } from './finders/recipe'
-import { allPast, lateErrands, missing, noDate, notForHome, roomTaken, sessionShapes } from './finders/sessions'
+import { allPast, lateErrands, missing, noDate, notForHome, roomTaken, rubbing, sessionShapes } from './finders/sessions'
 import { pins, stationMissing, stationQueues } from './finders/stations'
 import { suits } from './finders/suits'
 import type { Find, FindAll } from './finders/ways'
@@ -59,5 +59,6 @@ const finders: FindAll[] = [
   wholePack,
   lateErrands,
   each(missing),
+  each(rubbing),
   allPast,
 ]

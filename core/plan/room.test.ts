@@ -319,13 +319,14 @@ describe('somebody who misses the laying', () => {
   const edda = moths.group.participants[0]!
   const found = (w: Workshop, code: string) => plan(w).findings.filter((f) => f.code === code)
   const sheet = (w: Workshop) => plan(w).takeHome.find((s) => s.participant === edda.id)!
-  it('has nothing to rub, and two ways to catch up', () => {
+  it('has nothing to rub, and three ways to catch up: a helper, an hour before, an hour after', () => {
     expect(edda.misses).toEqual(['moths-of-the-marsh-1'])
     expect([sheet(moths).group, sheet(moths).state]).toEqual(['not-laid', 'printed'])
     const [f] = found(moths, 'misses-laying')
     expect(f!.values).toEqual({ who: 'Edda', count: 1 })
     expect(f!.remedies.map((r) => [r.code, (r.values as { at?: string }).at])).toEqual([
       ['lay-for-them', plan(moths).split.cure!.laidAt],
+      ['catch-up-at', '2026-05-14T17:15:00-04:00[America/New_York]'],
       ['catch-up-at', '2026-05-15T09:30:00-04:00[America/New_York]'],
     ])
   })
@@ -346,9 +347,62 @@ describe('somebody who misses the laying', () => {
     expect([sheet(late).group, sheet(late).state, sheet(late).ready!.laidAt]).toEqual(['rub-at-home', 'laid', at])
     expect(sheet(late).ready!.neverBefore).toBe(addMinutes(at, plan(moths).split.cure!.requiredMin))
   })
+  it('laid too late for the class, they come to rub at an hour of their own, when it is ready and the house open', () => {
+    const at = '2026-05-16T09:00:00-04:00[America/New_York]'
+    const late = take(moths, [change(moths, inWorkshop.group.participants(edda.id).catchUp, { at, by: 'self' })])
+    const way = found(late, 'catch-up')[0]!.remedies.find((r) => r.code === 'rub-later')!
+    expect(way.values).toEqual({ at: '2026-05-17T10:00:00-04:00[America/New_York]', count: 1 })
+    const comes = take(late, way.changes)
+    expect([sheet(comes).group, sheet(comes).state]).toEqual(['finished', 'sealed'])
+    expect(plan(comes).loads[1]!.room.input.pieces.map((x) => x.id)).not.toContain(edda.id)
+    expect(found(comes, 'rubs-later').map((f) => [f.level, (f.values as { ready: number }).ready])).toEqual([['note', 1]])
+    expect(found(comes, 'catch-up')[0]).toMatchObject({ level: 'note', values: { ready: 1 } })
+    const back = take(comes, found(comes, 'rubs-later')[0]!.remedies[0]!.changes)
+    expect([sheet(back).group, sheet(back).state]).toEqual(['rub-at-home', 'laid'])
+    // Too early an hour is never said to be right, and the sheet does not count on it.
+    const early = take(comes, [change(comes, inWorkshop.group.participants(edda.id).rubsAt, addMinutes(at, 11 * 60))])
+    expect(found(early, 'rubs-later')[0]).toMatchObject({ level: 'look', values: { ready: 0 } })
+    expect([sheet(early).group, sheet(early).state]).toEqual(['rub-at-home', 'laid'])
+  })
+  it('a risky hour is to be looked at, but done there', () => {
+    const at = '2026-05-15T18:00:00-04:00[America/New_York]'
+    const risky = take(moths, [change(moths, inWorkshop.group.participants(edda.id).catchUp, { at, by: 'self' })])
+    expect(found(risky, 'catch-up')[0]).toMatchObject({ level: 'look', values: { ready: 0 } })
+    expect([sheet(risky).group, sheet(risky).state]).toEqual(['finished', 'sealed'])
+  })
+  it('who misses the rubbing takes it home laid, or comes later', () => {
+    const finn = moths.group.participants.find((p) => p.name === 'Finn')!
+    const away = take(moths, [change(moths, inWorkshop.group.participants(finn.id).misses, ['moths-of-the-marsh-2'])])
+    const of = (w: Workshop) => plan(w).takeHome.find((s) => s.participant === finn.id)!
+    expect(of(away).group).toBe('rub-at-home')
+    const [f] = found(away, 'misses-rubbing')
+    expect([f!.values, f!.remedies.map((r) => r.code)]).toEqual([{ who: 'Finn', count: 1 }, ['rub-later']])
+    expect(of(take(away, f!.remedies[0]!.changes)).group).toBe('finished')
+    expect(found(moths, 'misses-rubbing')).toEqual([])
+    // Having caught up with the laying does not make the rubbing done.
+    const both = take(moths, [
+      change(moths, inWorkshop.group.participants(edda.id).misses, ['moths-of-the-marsh-1', 'moths-of-the-marsh-2']),
+      change(moths, inWorkshop.group.participants(edda.id).catchUp, { at: plan(moths).split.cure!.laidAt, by: 'helper' }),
+    ])
+    expect([sheet(both).group, sheet(both).state]).toEqual(['rub-at-home', 'laid'])
+    expect(found(both, 'misses-rubbing')[0]!.values).toEqual({ who: 'Edda', count: 1 })
+  })
   it('who was there is not asked', () => {
     const there = take(moths, [change(moths, inWorkshop.group.participants(edda.id).misses, [])])
     expect([found(there, 'misses-laying'), found(there, 'catch-up')]).toEqual([[], []])
+  })
+})
+
+describe('clean-up', () => {
+  it('counts within the booking: a class ends in time only if it is clean by then', () => {
+    const load = second(moths)
+    const at = (minutes: number) => {
+      const s = moths.sessions[1]!
+      const end = addMinutes(`${s.date}T10:00:00-04:00[America/New_York]`, minutes).slice(11, 16)
+      return second(take(moths, [change(moths, inWorkshop.sessions(s.id).end, end)]))
+    }
+    expect([at(load.neededMin).fits, at(load.neededMin - 1).fits]).toEqual([true, false])
+    expect(load.room.input.minutes).toBe(load.availableMin - load.room.cleanUpMin)
   })
 })
 
@@ -391,5 +445,36 @@ describe('a room whose floor is drawn', () => {
     expect(seating(open, tables(8, 6))).toEqual([6, 6, 6])
     expect(seating(open, tables(2, 6))).toEqual([9, 9])
     expect(seating(silent, tables(2, 6))).toEqual([4, 4, 4, 3, 3])
+  })
+})
+
+describe('the air of a class’s room', () => {
+  const reading = (session?: string) => ({
+    id: 'r1',
+    at: '2026-05-16T10:05:00-04:00[America/New_York]',
+    celsius: 18,
+    humidityPct: 70,
+    from: 'hand' as const,
+    ...(session && { session }),
+  })
+  const dries = (w: Workshop, h: House = house) =>
+    planWorkshop({ workshop: w, house: h, now }).loads.map((l) =>
+      l.room.input.routes.flatMap((r) => r.stages.filter((s) => !s.attended).map((s) => s.minutes)),
+    )
+  it('read there, what dries in that class takes longer; the shelf cures as before', () => {
+    const damp = { ...moths, air: [reading('moths-of-the-marsh-2')] }
+    expect(dries(moths)[1]).toEqual([12, 12, 30])
+    expect(dries(damp)[1]).toEqual([24, 24, 60])
+    expect(plan(damp).split.cure).toEqual(plan(moths).split.cure)
+    expect(plan(damp).loads[1]!.neededMin).toBeGreaterThan(plan(moths).loads[1]!.neededMin + 40)
+    expect(dries({ ...moths, air: [reading('moths-of-the-marsh-1')] })[1]).toEqual([12, 12, 30])
+    expect(dries({ ...moths, air: [reading()] })[1]).toEqual([12, 12, 30])
+  })
+  it('usual there, likewise, in every class that is held there', () => {
+    const [floor] = house.floors!
+    const cool: House = { ...house, floors: [{ ...floor!, climate: { celsius: 18, humidityPct: 70 } }] }
+    expect(dries(moths, cool)[1]).toEqual([24, 24, 60])
+    const elsewhere = { ...moths, sessions: moths.sessions.map((s) => ({ ...s, room: 'Annex' })) }
+    expect(dries(elsewhere, cool)[1]).toEqual([12, 12, 30])
   })
 })

@@ -1,5 +1,6 @@
 import type { House, Paper } from '#core/house'
 import { figure, type Figure } from '#core/reasons'
+import { dryingFactor } from '#core/cure'
 import type { Figures } from '#core/figures'
 import { figuresOf, sizeUnit, paperOf, printersOf, recipesOf } from '#core/house'
 import { drawnPlaces, floorOf, tablesFor } from '#core/floor'
@@ -133,6 +134,13 @@ function drawnAt(w: Workshop, house: House, resolved: ResolvedRecipe): Crowd['dr
   )
 }
 
+/** How much longer things dry in a class's room, by the air that was read there or is usual there. */
+export const dryingAt = (w: Workshop, house: House, session: { id: string; room: string }): number =>
+  dryingFactor(
+    (w.air ?? []).filter((r) => r.session === session.id),
+    floorOf(house.floors, session.room)?.climate,
+  )
+
 /** Tables: as many as somebody said, else of those drawn in the first class's room as many as have seats for all. */
 function tablesOf(w: Workshop, house: House): number | null {
   const floor = floorOf(house.floors, w.sessions[0]?.room ?? '')
@@ -148,6 +156,7 @@ function crowdOf(w: Workshop, house: House, tables: Seating, resolved: ResolvedR
     adults: 1 + w.group.helpers,
     places: w.choices.stations ?? {},
     drawn: drawnAt(w, house, resolved),
+    drying: Object.fromEntries(w.sessions.map((s) => [s.id, dryingAt(w, house, s)])),
     runs: Object.fromEntries(w.sessions.map((s) => [s.id, s])),
   }
 }
@@ -284,7 +293,7 @@ export function situate(
       crowd: crowdOf(workshop, house, tables, resolved),
       each: (person) => made.get(person) ?? 0,
       printsEach: (kind.pictures ?? 1) * resolved.layers,
-      ...(workshop.air && { air: workshop.air }),
+      ...(workshop.air && { air: workshop.air.filter((r) => r.session === undefined) }),
       ...lastLaid(workshop, design),
     },
     reserved,

@@ -12,6 +12,8 @@ export interface Crowd {
   adults: number
   /** Places by station as somebody said; and by session, as its room is drawn or the kit brings them, where nobody said. */
   places: Readonly<Record<string, number>>
+  /** By session, how much longer than usual things dry in its air; left out, as usual. */
+  drying?: Readonly<Record<string, number>>
   drawn?: Readonly<Record<string, Readonly<Record<string, number>>>>
   /** What is set by hand, by session. */
   runs: Readonly<Record<string, SessionRun>>
@@ -49,8 +51,8 @@ export interface ClassRoom {
 export const stageKey = (design: string, stage: string): string => `${design}.${stage}`
 /** Minutes of a stage in one person's hands, for one piece. */
 const onePiece = (s: Stage, printsEach = 1): number => s.minutes.value * (s.per === 'print' ? printsEach : 1)
-const minutesOf = (s: Stage, n: number, w: Work): number =>
-  Math.max(1, Math.ceil((s.attended ? onePiece(s, w.printsEach) * n : s.minutes.value) - 1e-9))
+const minutesOf = (s: Stage, n: number, w: Work, drying: number): number =>
+  Math.max(1, Math.ceil((s.attended ? onePiece(s, w.printsEach) * n : s.minutes.value * drying) - 1e-9))
 
 /** The pins of somebody that are of stages on their route. */
 function pinsOf(pins: Record<string, number> | undefined, route: RoomInput['routes'][number]): Record<string, number> | undefined {
@@ -123,7 +125,7 @@ export function classRoom(session: { id: string; minutes: number }, works: reado
               stages[key] = { design: w.design, stage: s }
               return {
                 id: key,
-                minutes: minutesOf(s, of(w, person.id), w),
+                minutes: minutesOf(s, of(w, person.id), w, crowd.drying?.[session.id] ?? 1),
                 attended: s.attended,
                 station: station(w, s, person.age),
                 helper: doneFor(s, person.age),

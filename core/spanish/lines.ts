@@ -137,10 +137,22 @@ const findings: Lines['findings'] = {
   'late-pack-kits': (v, say) => said(`Preparar ahora ${n(v.kits, 'juego')} para llevar`, `Era para ${say.at(v.by)}.`),
   'late-trim': (v, say) => said(`${v.stage}, ahora`, `Era para ${say.at(v.by)}.`),
   'late-pack': (v, say) => said('Preparar las bolsas ahora', `Era para ${say.at(v.by)}.`),
+  'misses-rubbing': (v) =>
+    said(
+      `${v.who} ${Number(v.count) === 1 ? 'falta' : 'faltan'} al frotado`,
+      'Va a casa colocada, con su hoja; o vienen a una hora propia.',
+    ),
+  'rubs-later': (v, say) =>
+    said(
+      `${v.who} frota ${say.at(v.at)}`,
+      v.ready
+        ? 'Para entonces está lista. Alguien tiene que estar para enseñar y sellar.'
+        : 'Aún no está lista: una hora más tarde, o en casa.',
+    ),
   'catch-up': (v, say) =>
     said(
       v.helper ? `Un ayudante coloca la pieza de ${v.who}, ${say.at(v.at)}` : `${v.who} coloca a otra hora, ${say.at(v.at)}`,
-      v.ready ? 'Lista cuando la clase frota.' : 'No lista cuando la clase frota: va a casa con una hoja.',
+      v.ready ? 'Lista cuando se frota.' : 'No lista cuando la clase frota: va a casa con una hoja.',
     ),
   'misses-laying': (v) =>
     said(
@@ -259,6 +271,8 @@ const remedies: Lines['remedies'] = {
   'lay-for-them': (v) => (Number(v.count) === 1 ? 'Un ayudante la coloca en clase' : 'Un ayudante coloca las suyas en clase'),
   'catch-up-at': (v, say) => `Colocar a otra hora: ${say.at(v.at)}`,
   'drop-catch-up': () => 'Quitarlo',
+  'rub-later': (v, say) => `Frotar a otra hora: ${say.at(v.at)}`,
+  'drop-rub-later': () => 'Quitarlo',
   'rest-at-home': (v) => `Desde ${low(v.stage)}, en casa`,
   'fewer-rounds': (v) => n(v.rounds, 'ronda'),
   'longer-session': (v, say) => `${say.minutes(v.minutes)} más larga`,

@@ -129,7 +129,7 @@ function sheet(p: Participant, number: number, i: Sheeting): TakeHomeSheet {
   const steps = left.flatMap((s) => (s.home ? [s.home] : []))
   const ready = group === 'rub-at-home' ? whenReady(again ? laid : (own?.laidAt ?? laidAt(p, i)), i) : undefined
   const cures = i.toGo ? undefined : whenReady(own?.laidAt ?? laidAt(p, i), i)
-  const unknown = ((state === 'laid' || again) && group === 'rub-at-home' && !ready) || group === 'all-at-home'
+  const unknown = (state === 'laid' && group === 'rub-at-home' && !ready) || group === 'all-at-home'
   const wait = unknown ? i.readyFrom(i.now) : undefined
   const chain = statesOf(i.resolved)
   const things =
@@ -193,11 +193,13 @@ function goingHome(p: Participant, own: Piece | undefined, i: Sheeting): Going {
     const session = i.sessions.find((x) => x.id === place)
     if (place === 'home') break
     // What somebody missed and caught up with is done, up to where it cures.
-    const missed = p.misses.includes(place) && !(p.catchUp && k <= firstCure(i))
-    const cannot = missed || (own && (!session || minutesBetween(i.now, session.to) <= 0))
+    // Who comes at an hour of their own to rub does there what comes after the cure.
+    const later = p.misses.includes(place) && k > firstCure(i) ? p.rubsAt : undefined
+    const missed = p.misses.includes(place) && !later && !(p.catchUp && k <= firstCure(i))
+    const cannot = missed || (own && (!session || minutesBetween(i.now, later ?? session.to) <= 0))
     if (cannot && own && !s.makes) continue
     if (cannot) break
-    if (session && s.makes !== 'laid' && isTooEarly(k, going.laid, session.from, i)) break
+    if (session && s.makes !== 'laid' && isTooEarly(k, going.laid, later ?? session.from, i)) break
     if (s.makes) going.state = s.makes
     if (s.makes === 'laid') going.laid ??= session && lastOf(session, s.id, i)
     if (s.then?.cures && k > firstCure(i)) going.laid = session && lastOf(session, s.id, i)

@@ -44,6 +44,8 @@ const participant = v.object({
   misses: v.pipe(v.array(id()), v.maxLength(limits.sessions)),
   /** When the piece of somebody who misses the laying is laid all the same: by a helper for them, or by themselves at another hour. */
   catchUp: v.optional(v.object({ at: instant(), by: v.picklist(['helper', 'self']) })),
+  /** Comes at an hour of their own to rub, and does there what the class does. */
+  rubsAt: v.optional(instant()),
   /** Does everything at home, from a kit to go; left out, comes to the classes. */
   kit: v.optional(v.boolean()),
   /** How many of each design this person makes, where it is not what everybody does. */
@@ -276,6 +278,8 @@ export const workshopShape = v.pipe(
             ),
             humidityPct: v.pipe(v.number(), v.minValue(0, 'below 0 % | Give 0 to 100.'), v.maxValue(100, 'above 100 % | Give 0 to 100.')),
             from: v.picklist(['hand', 'logger', 'simulated']),
+            /** Read in the room of a class; left out, where pieces lie. */
+            session: v.optional(id()),
           }),
         ),
         v.maxLength(1500, 'more than 1500 readings | Take some out.'),

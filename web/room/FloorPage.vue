@@ -11,6 +11,7 @@ import { useBench } from '../bench/useBench'
 import SegmentChoice from '../ui/SegmentChoice.vue'
 import SourceMark from '../ui/SourceMark.vue'
 import StepField from '../ui/StepField.vue'
+import ClimateOfRoom from './ClimateOfRoom.vue'
 import FloorDrawing from './FloorDrawing.vue'
 import { stationName } from './boardLanes'
 import { useClass } from './useClass'
@@ -23,7 +24,7 @@ const bench = useBench(id)
 const { workshop, house: known, whole, say } = bench
 const { sessionId, session, load, choices } = useClass(bench, 'floor')
 const room = computed(() => session.value?.room ?? '')
-const { house, floor, item, chosen, checks, water, people, begin, add, remove, move, turn, put, size } = useFloor(bench, room)
+const { house, floor, item, chosen, checks, water, people, begin, add, remove, move, turn, put, size, air } = useFloor(bench, room)
 
 const tables = computed(() => floor.value?.items.filter((i) => i.kind === 'table') ?? [])
 const letter = (item: string) => tableName(tables.value.findIndex((t) => t.id === item))
@@ -162,6 +163,7 @@ const overruled = computed(() => Object.entries(said.value).filter(([s]) => floo
           ><input class="field" inputmode="decimal" :value="floor[f] / perUnit" @change="measured(f, $event)"
         /></label>
       </div>
+      <ClimateOfRoom v-if="!item" :floor="floor" :usual="house.climate" @set="air" />
       <h3 class="rule">{{ $t('To look at') }} <SourceMark mark="E" /></h3>
       <ul v-if="checks.length" class="bare checks">
         <li v-for="(c, i) in checks" :key="i" :class="{ stop: c.code === 'heat-by-water' || c.code === 'over' }">{{ checkSaid(c) }}</li>

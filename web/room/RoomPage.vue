@@ -2,7 +2,7 @@
 import { t as tr } from '#core/language'
 import { computed, ref, shallowRef, watch } from 'vue'
 import { useRoute } from 'vue-router'
-import { pinChange, roomWays, type Remedy } from '#core/plan'
+import { dryingAt, pinChange, roomWays, type Remedy } from '#core/plan'
 import { keepPlan } from '#core/room'
 import { queuesOf, runLines, storyOf, type ClassRoom, type Queue } from '#core/sessions'
 import { sayShortDay } from '#core/time'
@@ -53,6 +53,7 @@ const shows = computed(() => {
   ]
 })
 const lines = computed(() => runLines(room.value!, run.value?.shows))
+const drying = computed(() => (run.value ? dryingAt(workshop.value!, house.value!, run.value) : 1))
 const finish = computed(() => plan.value?.finishMin ?? 0)
 const clean = computed(() => finish.value + (room.value?.cleanUpMin ?? 0))
 const free = computed(() => session.value!.minutes - clean.value)
@@ -187,6 +188,7 @@ usePageKeys(
       <p :class="free >= 0 ? 'ok' : 'stop'">
         {{ cleanSaid }}
       </p>
+      <p v-if="drying > 1" class="small watch">{{ $t('What dries in this class takes {0} times as long.', drying) }}</p>
       <article v-for="q in queues.slice(0, 2)" :key="q.at" class="held">
         <h3>{{ q.at === 'show' ? $t('While something is shown') : stationName(q.at) }}</h3>
         <p class="small two">

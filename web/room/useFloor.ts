@@ -68,5 +68,7 @@ export function useFloor(bench: Bench, room: Ref<string>) {
   const turn = (i: FloorItem) => put(moved(floor.value!, { ...i, turned: !i.turned }, 0, 0), tr('{0} was turned', floorName(i.kind)))
   const size = (of: 'widthMm' | 'depthMm', mm: number) =>
     act([change(house.value, inFloor(floor.value!)[of], mm)], tr('the room was measured'), 'floor')
-  return { house, floor, item, chosen, checks, water, people, begin, add, remove, move, turn, put, size }
+  const air = (climate: Floor['climate'] | null) =>
+    act([change(house.value, inFloor(floor.value!).climate, climate ?? null)], tr('the usual air of the room changed'), 'floor')
+  return { house, floor, item, chosen, checks, water, people, begin, add, remove, move, turn, put, size, air }
 }

@@ -3,10 +3,12 @@ import { t as tr } from '#core/language'
 import { uuidv7 } from 'uuidv7'
 import { computed, ref } from 'vue'
 import { simulatedLogger } from '#core/cure'
-import { planWorkshop } from '#core/plan'
+import { floorOf } from '#core/floor'
+import { dryingAt, planWorkshop } from '#core/plan'
 import { clockOf as clockText, dateOf, inZone, isClock, isDate, minutesBetween, placeLocal } from '#core/time'
 import { change, inWorkshop, type AirReading } from '#core/workshop'
 import { api, Refused, type Problem } from '../app/api'
+import SegmentChoice from '../ui/SegmentChoice.vue'
 import type { Bench } from '../bench/useBench'
 
 /** The air where pieces lie: read by hand, from a logger's file, or from the simulated logger. The cure counts with it, and ready times move. */
@@ -15,7 +17,18 @@ const w = computed(() => props.bench.workshop.value!)
 const house = computed(() => props.bench.house.value!)
 const plan = computed(() => props.bench.plan.value!)
 const say = computed(() => props.bench.say.value!)
-const air = computed(() => [...(w.value.air ?? [])].sort((a, b) => minutesBetween(b.at, a.at)))
+/** Where it is read: on the shelf, or in the room of a class. */
+const where = ref('')
+const here = (r: AirReading) => (r.session ?? '') === where.value
+const air = computed(() => (w.value.air ?? []).filter(here).sort((a, b) => minutesBetween(b.at, a.at)))
+const places = computed(() => [
+  { id: '', name: tr('Shelf') },
+  ...plan.value.sessions.map((s) => ({ id: s.id, name: tr('Class {0}', s.number) })),
+])
+const drying = computed(() => {
+  const session = w.value.sessions.find((s) => s.id === where.value)
+  return session ? dryingAt(w.value, house.value, session) : 1
+})
 const cure = computed(() => plan.value.split.cure!)
 /** When it would be better rubbed by the house's usual air. */
 const usual = computed(() => {
@@ -32,9 +45,14 @@ const simulated = computed(() => air.value.some((r) => r.from === 'simulated'))
 
 const set = (list: AirReading[], label: string) =>
   props.bench.act('air', label, [change(w.value, inWorkshop.air, list.length ? list.slice(-1500) : null)])
+const others = () => (w.value.air ?? []).filter((r) => !here(r))
 const add = (list: { at: string; celsius: number; humidityPct: number }[], from: AirReading['from']) =>
   set(
-    [...(w.value.air ?? []).filter((r) => !list.some((x) => x.at === r.at)), ...list.map((r) => ({ id: uuidv7(), from, ...r }))],
+    [
+      ...others(),
+      ...air.value.filter((r) => !list.some((x) => x.at === r.at)),
+      ...list.map((r) => ({ id: uuidv7(), from, ...r, ...(where.value && { session: where.value }) })),
+    ],
     tr('{0} readings of the air were taken', list.length),
   )
 
@@ -88,7 +106,11 @@ const until = computed(() => {
   return minutesBetween(now(), lifted) > 0 ? now() : lifted
 })
 const nothingYet = computed(() => minutesBetween(cure.value.laidAt, until.value) <= 0)
-const simulate = () => add(simulatedLogger(cure.value.laidAt, until.value, house.value.climate), 'simulated')
+function simulate() {
+  const session = plan.value.sessions.find((s) => s.id === where.value)
+  const usual = floorOf(house.value.floors, session?.room ?? '')?.climate ?? house.value.climate
+  add(simulatedLogger(session?.from ?? cure.value.laidAt, session?.to ?? until.value, usual), 'simulated')
+}
 
 /** Both lines over the time, drawn small. */
 const drawn = computed(() => {
@@ -107,12 +129,18 @@ const mean = (f: (r: AirReading) => number) => (air.value.reduce((sum, r) => sum
     <h2>
       {{ $t('The air where pieces lie') }} <span v-if="simulated" class="simulated">{{ $t('simulated') }}</span>
     </h2>
-    <p v-if="!air.length" class="two">
+    <SegmentChoice v-model="where" :options="places" :label="$t('Where the air is read')" />
+    <p v-if="where" :class="drying > 1 ? 'watch' : 'two'">
+      {{
+        drying > 1 ? $t('What dries in this class takes {0} times as long.', drying) : $t('What dries in this class takes its usual time.')
+      }}
+    </p>
+    <p v-else-if="!air.length" class="two">
       {{
         $t('Nothing was read: the cure counts with the house’s usual {0} °C and {1} %.', house.climate.celsius, house.climate.humidityPct)
       }}
     </p>
-    <template v-else>
+    <template v-if="air.length">
       <p>
         {{
           $t(
@@ -122,8 +150,8 @@ const mean = (f: (r: AirReading) => number) => (air.value.reduce((sum, r) => sum
             mean((r) => r.humidityPct),
           )
         }}
-        <b v-if="moved">{{ movedSaid }}</b>
-        <span v-else class="two">{{ $t('It is as the house usually is.') }}</span>
+        <b v-if="!where && moved">{{ movedSaid }}</b>
+        <span v-else-if="!where" class="two">{{ $t('It is as the house usually is.') }}</span>
       </p>
       <svg v-if="drawn" viewBox="0 0 600 60" preserveAspectRatio="none" class="lines" aria-hidden="true">
         <polyline :points="drawn.warm" class="warm" />
@@ -144,7 +172,7 @@ const mean = (f: (r: AirReading) => number) => (air.value.reduce((sum, r) => sum
               :aria-label="$t('Take out the reading of {0}', say.at(r.at))"
               @click="
                 set(
-                  air.filter((x) => x.id !== r.id),
+                  (w.air ?? []).filter((x) => x.id !== r.id),
                   tr('a reading of the air was taken out'),
                 )
               "
@@ -178,10 +206,10 @@ const mean = (f: (r: AirReading) => number) => (air.value.reduce((sum, r) => sum
         ><span class="label">{{ $t('From a logger (CSV: time, temperature, humidity)') }}</span
         ><input type="file" accept=".csv,text/csv" @change="choose"
       /></label>
-      <v-btn :disabled="nothingYet" @click="simulate">{{ $t('Read the simulated logger') }}</v-btn>
-      <v-btn v-if="air.length" @click="set([], tr('all readings of the air were taken out'))">{{ $t('Take all out') }}</v-btn>
+      <v-btn :disabled="!where && nothingYet" @click="simulate">{{ $t('Read the simulated logger') }}</v-btn>
+      <v-btn v-if="air.length" @click="set(others(), tr('all readings of the air were taken out'))">{{ $t('Take all out') }}</v-btn>
     </div>
-    <p v-if="nothingYet" class="small two">{{ $t('Nothing lies there yet.') }}</p>
+    <p v-if="!where && nothingYet" class="small two">{{ $t('Nothing lies there yet.') }}</p>
     <div v-if="problem" role="alert" class="stop">
       <b>{{ problem.what }}</b> {{ problem.path }}. {{ problem.remedy }}
     </div>

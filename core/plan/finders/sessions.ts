@@ -1,8 +1,8 @@
 import { hazardOf, latestRecipe } from '#core/recipe'
 import { cure, type CureVerdict } from '#core/cure'
 import { firstOpening } from '#core/sessions'
-import { addMinutes, clockOf, minutesBetween } from '#core/time'
-import { change, inWorkshop, moveSession, pieceOf } from '#core/workshop'
+import { addMinutes, clockOf, lastOpenBefore, minutesBetween } from '#core/time'
+import { change, inWorkshop, moveSession, pieceOf, type Participant } from '#core/workshop'
 import type { Figured, Remedy } from '../shapes'
 import type { Situation } from '../situation'
 import { finding, remedy, takeMethod, type Find, type FindAll } from './ways'
@@ -99,28 +99,76 @@ export const missing: Find = (s, plan) => {
       .filter((p) => p.catchUp)
       .map((p) => {
         const { at, by } = p.catchUp!
-        const wait = waitOf(s, plan, at)
+        const wait = waitOf(s, plan, at, p.rubsAt)
         const values = { ...named([p]), at, helper: by === 'helper' ? 1 : 0, ready: wait === 'ready' ? 1 : 0 }
         const late = wait !== undefined && wait !== 'ready'
-        return finding('catch-up', late ? 'look' : 'note', 'group', values, [remedy('drop-catch-up', set([p], null))])
+        return finding('catch-up', late ? 'look' : 'note', 'group', values, [
+          ...(late && !p.rubsAt ? rubLater(s, plan, [p], at) : []),
+          remedy('drop-catch-up', set([p], null)),
+        ])
       }),
   ]
 }
 
+/** Who lies something and misses the class that rubs: it goes home to be rubbed there, unless they come at an hour of their own. */
+export const rubbing: Find = (s, plan) => {
+  const rub = s.sessions.find((x) => x.id === plan.split.cure?.rubIn)
+  if (!rub) return []
+  const laying = plan.split.cure!.laidIn
+  const away = s.inClass.filter((p) => p.misses.includes(rub.id) && (!p.misses.includes(laying) || p.catchUp))
+  const open = away.filter((p) => !p.rubsAt)
+  const laid = (p: Participant) => pieceOf(s.workshop, p.id, s.design.id)?.laidAt ?? p.catchUp?.at ?? plan.split.cure!.laidAt
+  const last = (list: readonly Participant[]) => list.map(laid).reduce((a, b) => (minutesBetween(a, b) > 0 ? b : a))
+  const who = (list: readonly Participant[]) => list.map((p) => p.name ?? `seat ${p.seat}`).join(', ')
+  return [
+    ...(open.length
+      ? [finding('misses-rubbing', 'note', 'group', { who: who(open), count: open.length }, rubLater(s, plan, open, last(open)))]
+      : []),
+    ...away
+      .filter((p) => p.rubsAt)
+      .map((p) => {
+        const ready = waitOf(s, plan, laid(p), p.rubsAt) === 'ready'
+        return finding('rubs-later', ready ? 'note' : 'look', 'group', { who: who([p]), at: p.rubsAt!, ready: ready ? 1 : 0 }, [
+          remedy('drop-rub-later', [change(s.workshop, inWorkshop.group.participants(p.id).rubsAt, null)]),
+        ])
+      }),
+  ]
+}
+
+/** Some come to rub when the house is next open long enough after their class and after what is recommended for what was laid then. */
+function rubLater(s: Situation, plan: Figured, people: readonly Participant[], laidAt: string): Remedy[] {
+  const rub = s.sessions.find((x) => x.id === plan.split.cure?.rubIn)
+  const limits = s.resolved.cure
+  if (!rub || !limits) return []
+  const { coat, surface } = s.resolved
+  const minutes = { minimumMin: limits.minimum.value, recommendedMin: limits.recommended.value }
+  const c = cure({ laidAt, rubAt: rub.from, ...minutes, climate: s.house.climate, coat, surface }, s.figures, s.setting.air)
+  const after = minutesBetween(c.recommendedAt, rub.to) > 0 ? rub.to : c.recommendedAt
+  const from = minutesBetween(after, s.now) > 0 ? s.now : after
+  const needed = plan.loads.find((l) => l.sessionId === rub.id)?.neededMin ?? rub.minutes
+  const at = firstOpening(from, needed, clockOf(rub.from), s.hours)
+  if (!at) return []
+  const changes = people.flatMap((p) => [
+    change(s.workshop, inWorkshop.group.participants(p.id).rubsAt, at),
+    ...(p.misses.includes(rub.id) ? [] : [change(s.workshop, inWorkshop.group.participants(p.id).misses, [...p.misses, rub.id])]),
+  ])
+  return [remedy('rub-later', changes, { at, count: people.length })]
+}
+
 /** How a piece that is laid at a moment would stand when its class rubs; undefined where nothing is rubbed in class. */
-function waitOf(s: Situation, plan: Figured, laidAt: string): CureVerdict | undefined {
+function waitOf(s: Situation, plan: Figured, laidAt: string, rubsAt?: string): CureVerdict | undefined {
   const rub = s.sessions.find((x) => x.id === plan.split.cure?.rubIn)
   const limits = s.resolved.cure
   if (!rub || !limits) return undefined
   const { coat, surface } = s.resolved
   const minutes = { minimumMin: limits.minimum.value, recommendedMin: limits.recommended.value }
-  return cure({ laidAt, rubAt: rub.from, ...minutes, climate: s.house.climate, coat, surface }, s.figures, s.setting.air).verdict
+  return cure({ laidAt, rubAt: rubsAt ?? rub.from, ...minutes, climate: s.house.climate, coat, surface }, s.figures, s.setting.air).verdict
 }
 
 /** So long somebody who catches up needs: to be shown, to lay, to clean up, in minutes (E). */
 const catchUpMin = 60
 
-/** Hours at which what was missed is caught up with: a helper lays it in the class; or they come themselves, first before it, then after it,
+/** Hours at which what was missed is caught up with: a helper lays it in the class; or they come themselves, just before it, or after it,
  *  inside opening hours, as long as it is still ready by the rubbing. */
 function catchUps(
   s: Situation,
@@ -136,7 +184,14 @@ function catchUps(
   const at = begins && addMinutes(begins, catchUpMin / 2)
   const after =
     at && ['ready', 'risky', undefined].includes(waitOf(s, plan, at)) ? [{ code: 'catch-up-at' as const, at, by: 'self' as const }] : []
-  return [...inClass, ...after]
+  // Just before the class, while the house is open and there is still time for it.
+  const ends = lastOpenBefore(missed.from, s.hours)
+  const earlier = addMinutes(ends, -catchUpMin / 2)
+  const before =
+    minutesBetween(s.now, addMinutes(ends, -catchUpMin)) > 0 && minutesBetween(earlier, missed.from) <= 24 * 60
+      ? [{ code: 'catch-up-at' as const, at: earlier, by: 'self' as const }]
+      : []
+  return [...inClass, ...before, ...after]
 }
 
 export const lateErrands: FindAll = (parts, plan) => {

@@ -463,18 +463,18 @@ describe('the air of a class’s room', () => {
     )
   it('read there, what dries in that class takes longer; the shelf cures as before', () => {
     const damp = { ...moths, air: [reading('moths-of-the-marsh-2')] }
-    expect(dries(moths)[1]).toEqual([12, 12, 30])
-    expect(dries(damp)[1]).toEqual([24, 24, 60])
+    expect(dries(moths)[1]).toEqual([12, 30])
+    expect(dries(damp)[1]).toEqual([24, 60])
     expect(plan(damp).split.cure).toEqual(plan(moths).split.cure)
     expect(plan(damp).loads[1]!.neededMin).toBeGreaterThan(plan(moths).loads[1]!.neededMin + 40)
-    expect(dries({ ...moths, air: [reading('moths-of-the-marsh-1')] })[1]).toEqual([12, 12, 30])
-    expect(dries({ ...moths, air: [reading()] })[1]).toEqual([12, 12, 30])
+    expect(dries({ ...moths, air: [reading('moths-of-the-marsh-1')] })[1]).toEqual([12, 30])
+    expect(dries({ ...moths, air: [reading()] })[1]).toEqual([12, 30])
   })
   it('usual there, likewise, in every class that is held there', () => {
     const [floor] = house.floors!
     const cool: House = { ...house, floors: [{ ...floor!, climate: { celsius: 18, humidityPct: 70 } }] }
-    expect(dries(moths, cool)[1]).toEqual([24, 24, 60])
+    expect(dries(moths, cool)[1]).toEqual([24, 60])
     const elsewhere = { ...moths, sessions: moths.sessions.map((s) => ({ ...s, room: 'Annex' })) }
-    expect(dries(elsewhere, cool)[1]).toEqual([12, 12, 30])
+    expect(dries(elsewhere, cool)[1]).toEqual([12, 30])
   })
 })

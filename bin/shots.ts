@@ -6,7 +6,7 @@ import setup from '../e2e/setup'
 const shots: { name: string; path: string; dark?: boolean; narrow?: boolean; language?: string; press?: string[]; wait?: number }[] = [
   { name: 'workshops', path: '/' },
   { name: 'new', path: '/new', dark: true },
-  ...['group', 'piece', 'method', 'pictures', 'kit', 'sessions'].map((p) => ({
+  ...['piece', 'method', 'pictures', 'kit'].map((p) => ({
     name: `bench-${p}`,
     path: `/w/${p === 'piece' ? 'kelp-canvases' : 'lighthouse-blocks'}/bench/${p}`,
   })),
@@ -15,6 +15,8 @@ const shots: { name: string; path: string; dark?: boolean; narrow?: boolean; lan
   { name: 'sessions', path: '/w/moths-of-the-marsh/sessions' },
   { name: 'room', path: '/w/moths-of-the-marsh/room', wait: 6000 },
   { name: 'rehearsal', path: '/w/moths-of-the-marsh/rehearsal', wait: 6000 },
+  { name: 'floor', path: '/w/moths-of-the-marsh/floor' },
+  { name: 'ahead', path: '/house/saltbox/ahead' },
   { name: 'take-home', path: '/w/kelp-canvases/take-home' },
   { name: 'clinic', path: '/w/moths-of-the-marsh/clinic', press: ['bald spot'] },
   { name: 'craft', path: '/craft/gesso-ground' },

@@ -13,7 +13,8 @@ const at = (path: string) => process.env['IMPRENTA_URL'] + path
 async function own(page: Page, id: string, more: (w: Workshop) => object = () => ({})): Promise<string> {
   const workshop = structuredClone(demoWorkshops('2026-05-15').find((w) => w.id === 'moths-of-the-marsh')!)
   const sessions = workshop.sessions.map((s, i) => ({ ...s, id: `${id}-${i + 1}`, room: `Room of ${id}` }))
-  const after = { ...workshop, id, title: id, sessions, pieces: [], pictures: [], ...more(workshop) }
+  const choices = { ...workshop.choices, stations: { basin: 8, 'seal table': 6 } }
+  const after = { ...workshop, id, title: id, sessions, choices, pieces: [], pictures: [], ...more(workshop) }
   const command = {
     ...{ id: uuidv7(), subject: { kind: 'workshop', id }, baseVersion: 0, kind: 'new', guards: [], actor: 'Noor' },
     changes: [{ path: '', before: null, after }],
@@ -201,4 +202,76 @@ test('splits stand side by side, and the first dates that hold are found', async
   await take.click({ timeout: 15_000 })
   await expect(page.getByRole('heading', { name: /^1 / })).toBeVisible()
   expect(await axe(page)).toEqual([])
+})
+
+test('the floor is drawn: counts follow what stands there, who sits where and how far from water; moved by keys and undone', async ({
+  page,
+}) => {
+  const path = await own(page, 'drawn', (w) => ({ choices: { ...w.choices, stations: {} } }))
+  await page.goto(`${path}/floor`)
+  await page.getByRole('button', { name: 'Draw it with 5 tables' }).click()
+  await expect(page.getByRole('button', { name: /^A\. Edda, Rune, Anton, Calla/ })).toBeVisible()
+  await expect(page.getByText('Nothing.')).toBeVisible()
+  const basins = page.getByRole('button', { name: /^Basin\. 4 places/ })
+  await expect(basins).toHaveCount(2)
+  // One place fewer by the keyboard: the class has seven.
+  await basins.first().focus()
+  await page.keyboard.press('-')
+  await expect(page.getByRole('button', { name: /^Basin\. 3 places/ })).toBeVisible()
+  await page.getByRole('link', { name: 'Minute by minute' }).click()
+  await expect(page.getByText(/^7 places: /)).toBeVisible()
+  await page.getByRole('button', { name: 'Undo' }).click()
+  await expect(page.getByText(/^8 places: /)).toBeVisible()
+  await page.getByRole('link', { name: 'Floor', exact: true }).click()
+  // A heat tool put down in the middle has no power near enough, and says so; taken away, nothing is left to look at.
+  await page.getByRole('button', { name: '+ Heat tool' }).click()
+  await expect(page.getByText(/The heat tool is .* from power|Heat Tool and|stand on each other/i).first()).toBeVisible()
+  const tool = page.getByRole('button', { name: /^Heat tool\. 1 places/ })
+  await tool.focus()
+  await page.keyboard.press('Delete')
+  await expect(tool).toHaveCount(0)
+  await expect(page.getByText('Nothing.')).toBeVisible()
+  // Dragged by the mouse it lands where it was let go, within the walls.
+  const rack = page.getByRole('button', { name: /^Rack/ })
+  const from = (await rack.boundingBox())!
+  await page.mouse.move(from.x + 10, from.y + 10)
+  await page.mouse.down()
+  await page.mouse.move(from.x + 10, from.y - 40, { steps: 4 })
+  await page.mouse.up()
+  await expect.poll(async () => Math.round((await rack.boundingBox())!.y - from.y)).toBeLessThan(-40)
+  await page.reload()
+  await expect.poll(async () => Math.round((await rack.boundingBox())!.y - from.y)).toBeLessThan(-40)
+  expect(await axe(page)).toEqual([])
+})
+
+test('errands of all workshops on one page: ticked there, done in the workshop; what lies on the shelf is placed and ready from when', async ({
+  page,
+}) => {
+  const path = await own(page, 'errand')
+  await page.goto(at('/house/saltbox/ahead'))
+  const box = page.getByRole('checkbox', { name: 'Pack for class 2, errand is done' })
+  await expect(box).not.toBeChecked()
+  await box.click()
+  await expect(box).toHaveCount(0)
+  await page.goto(`${path}/sessions`)
+  await expect(page.getByRole('checkbox', { name: 'Pack for class 2 is done' })).toBeChecked()
+  await page.goto(at('/house/saltbox/ahead'))
+  await page.getByText(/^Done lately/).click()
+  await page.getByRole('checkbox', { name: 'Pack for class 2, errand is done' }).click()
+  await expect(page.getByRole('checkbox', { name: 'Pack for class 2, errand is done' })).not.toBeChecked()
+  const moths = page.getByRole('listitem').filter({ hasText: 'Moths of the marsh' }).filter({ hasText: 'places' })
+  await expect(moths).toContainText('places 1-1 to 1-8, 2-1 to 2-8, 3-1 to 3-7')
+  await expect(moths).toContainText('ready from Fri 8:00 pm, never before Fri 7:10 am')
+  const [labels] = await Promise.all([page.waitForEvent('popup'), moths.getByRole('link', { name: 'Labels' }).click()])
+  expect(labels.url()).toContain('/api/workshops/moths-of-the-marsh/labels.pdf')
+})
+
+test('Classes open each class out below its place: who works, who waits, when it is done', async ({ page }) => {
+  await page.goto(`${await own(page, 'opened')}/sessions`)
+  const second = page.getByRole('heading', { name: /^Class 2/ }).locator('..')
+  await expect(second).toContainText('done 12:00')
+  await expect(second).toContainText('room ends 12:45')
+  await expect(second.getByRole('img', { name: 'Basins 8 places: 10 wait, up to 10 min' })).toBeVisible()
+  await second.getByRole('link', { name: 'minute by minute' }).click()
+  await expect(page.getByRole('heading', { name: /^Sat 16 May, minute by minute/ })).toBeVisible()
 })

@@ -1,21 +1,14 @@
 export {
   boxOf,
-  checkFloor,
   drawnPlaces,
-  firstFloor,
   floorKinds,
   floorOf,
   floorSizes,
   hasPlaces,
-  moved,
   placesOfItem,
-  postsFor,
   tablesFor,
-  toWater,
   type Floor,
-  type FloorCheck,
   type FloorItem,
   type FloorKind,
-  type FloorLimits,
-  type Post,
 } from './floor'
+export { checkFloor, firstFloor, moved, postsFor, toWater, type FloorCheck, type FloorLimits, type Post } from './stand'

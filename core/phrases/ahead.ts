@@ -1,6 +1,7 @@
 import { clockOf, type House } from '#core/house'
 import { t } from '#core/language'
 import { errandsDue, shelfPieces, shelfPlaces, type OnShelf, type Plan } from '#core/plan'
+import type { Place } from '#core/shelf'
 import { addMinutes, dateOf, minutesBetween, sayClock, sayDay, type Zoned } from '#core/time'
 import type { Workshop } from '#core/workshop'
 import { listMarkdown } from './markdown'
@@ -42,7 +43,7 @@ export interface AheadShelf {
   there: number
   /** How many find no place. */
   without: number
-  lies: (OnShelf & { label: string })[]
+  lies: (OnShelf & { place: Place | undefined })[]
 }
 export interface AheadText {
   title: string
@@ -127,8 +128,8 @@ function shelfOf(house: House, planned: readonly Planned[], now: Zoned): AheadSh
   return all
     .filter(({ pieces }) => minutesBetween(now, pieces[0]!.to) > 0)
     .map(({ p, pieces }) => {
-      const lies = pieces.map((x) => ({ ...x, label: places.get(x.id)?.label ?? '' }))
-      const placed = lies.filter((x) => x.label !== '')
+      const lies = pieces.map((x) => ({ ...x, place: places.get(x.id) }))
+      const placed = lies.flatMap((x) => x.place ?? [])
       const from = pieces.reduce((a, b) => (minutesBetween(a, b.from) < 0 ? b.from : a), pieces[0]!.from)
       // The last one laid is ready last: the shelf waits for it.
       const last = pieces.reduce((a, b) => (minutesBetween(a.from, b.from) > 0 ? b : a))

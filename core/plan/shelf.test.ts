@@ -61,6 +61,15 @@ describe('every piece has a place of its own', () => {
     expect(places.get(all[0]!.id)!.label).toBe('A-1')
     expect(places.get(all[8]!.id)!.label).toBe('B-1')
   })
+  it('what lies there keeps its place before what is only planned, however early that is', () => {
+    const at = '2026-05-15T15:00:00-04:00[America/New_York]'
+    const sooner: Workshop = { ...bare, id: 'a', sessions: bare.sessions.map((s) => ({ ...s, start: '09:00', end: '12:45' })) }
+    const rows = { ...house, rack }
+    const all = [...shelfPieces(sooner, plan(sooner, rows, at)), ...shelfPieces(moths, plan(moths, rows, at))]
+    const places = shelfPlaces(rows, all)
+    const of = (w: string) => all.filter((x) => x.workshop === w && places.has(x.id)).length
+    expect([of('moths-of-the-marsh'), of('a')]).toEqual([23, 1])
+  })
   it('without boards they are numbered', () => {
     const all = shelfPieces(bare, plan())
     const places = shelfPlaces(house, all)

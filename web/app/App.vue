@@ -71,35 +71,38 @@ watch([() => workshop.value?.title, () => route.name], ([title]) => (document.ti
 })
 </script>
 <template>
-  <v-app>
-    <a class="skip" href="#main">{{ $t('To the work') }}</a>
-    <SlugBar :workshop="workshop" :house="house" :practice="practice" @dark="toggleDark" @keys="keys = true" />
-    <UnsettledNews v-if="desk.unsettled.length" />
-    <section v-if="newer" class="news" role="alert">
-      <b>{{ $t('A newer version of Imprenta is here.') }}</b> {{ $t('What you typed is kept.') }}
-      <v-btn @click="goOn">{{ $t('Go on with it') }}</v-btn>
-    </section>
-    <div id="main" tabindex="-1" class="main">
-      <router-view v-if="desk.ready && !(id && desk.coming(id))" />
-      <main v-else-if="desk.failed && !desk.ready" class="wait">
-        <h2>{{ $t('The server does not answer') }}</h2>
-        <p class="two">{{ $t('What you typed is kept in this browser and goes by itself when it is back.') }}</p>
-        <v-btn @click="desk.load()">{{ $t('Try again') }}</v-btn>
-      </main>
-      <main v-else class="wait" aria-busy="true">
-        <h2 class="sr">{{ $t('Looking in the cupboard') }}</h2>
-        <i v-for="n in 5" :key="n" class="ghost" />
-      </main>
+  <!-- The frame that the controls expect: without the library's own, which lays out bars and drawers that nothing here has. -->
+  <div class="v-application v-layout v-layout--full-height v-locale--is-ltr" :class="theme.themeClasses.value">
+    <div class="v-application__wrap">
+      <a class="skip" href="#main">{{ $t('To the work') }}</a>
+      <SlugBar :workshop="workshop" :house="house" :practice="practice" @dark="toggleDark" @keys="keys = true" />
+      <UnsettledNews v-if="desk.unsettled.length" />
+      <section v-if="newer" class="news" role="alert">
+        <b>{{ $t('A newer version of Imprenta is here.') }}</b> {{ $t('What you typed is kept.') }}
+        <v-btn @click="goOn">{{ $t('Go on with it') }}</v-btn>
+      </section>
+      <div id="main" tabindex="-1" class="main">
+        <router-view v-if="desk.ready && !(id && desk.coming(id))" />
+        <main v-else-if="desk.failed && !desk.ready" class="wait">
+          <h2>{{ $t('The server does not answer') }}</h2>
+          <p class="two">{{ $t('What you typed is kept in this browser and goes by itself when it is back.') }}</p>
+          <v-btn @click="desk.load()">{{ $t('Try again') }}</v-btn>
+        </main>
+        <main v-else class="wait" aria-busy="true">
+          <h2 class="sr">{{ $t('Looking in the cupboard') }}</h2>
+          <i v-for="n in 5" :key="n" class="ghost" />
+        </main>
+      </div>
+      <ControlStrip
+        v-if="desk.ready"
+        :counts="counts"
+        :states="states"
+        :words="plan?.recipe.words ?? {}"
+        :house="house ?? desk.houseList[0]"
+      />
+      <KeySheet v-if="keys" v-model="keys" />
     </div>
-    <ControlStrip
-      v-if="desk.ready"
-      :counts="counts"
-      :states="states"
-      :words="plan?.recipe.words ?? {}"
-      :house="house ?? desk.houseList[0]"
-    />
-    <KeySheet v-if="keys" v-model="keys" />
-  </v-app>
+  </div>
 </template>
 <style scoped>
 .skip {

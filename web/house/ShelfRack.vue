@@ -2,22 +2,18 @@
 import { computed } from 'vue'
 import type { House } from '#core/house'
 import type { OnShelf } from '#core/plan'
-import { shelfPlaces } from '#core/plan'
+import type { Place } from '#core/shelf'
 
 /** The boards of the rack from above, to scale, with what lies on them; a rack that was only counted as its numbered places. */
-const props = defineProps<{ house: House; lying: readonly (OnShelf & { label: string; letter: string; ready: boolean })[] }>()
-const places = computed(() => shelfPlaces(props.house, props.lying))
+const props = defineProps<{ house: House; lying: readonly (OnShelf & { place: Place | undefined; letter: string; ready: boolean })[] }>()
 const boards = computed(() =>
   (props.house.rack ?? []).map((b) => ({
     ...b,
-    lies: props.lying.flatMap((x) => {
-      const p = places.value.get(x.id)
-      return p?.board === b.id ? [{ ...p, label: x.label.split('-').at(-1), letter: x.letter, ready: x.ready }] : []
-    }),
+    lies: props.lying.flatMap(({ place, letter, ready }) => (place?.board === b.id ? [{ ...place, letter, ready }] : [])),
   })),
 )
 const counted = computed(() => {
-  const by = new Map(props.lying.map((x) => [x.label, x]))
+  const by = new Map(props.lying.map((x) => [x.place?.label, x]))
   return Array.from({ length: Math.min(400, props.house.shelfPlaces) }, (_, i) => ({ n: i + 1, x: by.get(String(i + 1)) }))
 })
 </script>

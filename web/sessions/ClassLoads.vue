@@ -27,22 +27,22 @@ const classes = computed(() =>
     const { room } = l
     const story = storyOf(room)
     const clean = room.plan.finishMin + room.cleanUpMin
+    const lastMin = Math.max(session.minutes, clean)
     const clock = (min: number) => sayMinute(addMinutes(session.from, Math.round(min)), clockOf(props.house))
     return {
       session,
       clock,
+      drawn: { width: panelWidth.value, side, lastMin, endMin: session.minutes, finish: room.plan.finishMin, begins: story.begins, clock },
       profile: profileOf(story.rows),
       people: story.rows.length,
-      begins: story.begins,
       finish: room.plan.finishMin,
       clean,
-      lastMin: Math.max(session.minutes, clean),
       stations: story.stations.filter((s) => s.levels.some((x) => x.there > 0)),
       empty: room.empty,
     }
   }),
 )
-const columns = computed(() => (classes.value.length > 1 && width.value > 900 ? 2 : 1))
+const columns = computed(() => (props.plan.loads.length > 1 && width.value > 900 ? 2 : 1))
 const panelWidth = computed(() => (width.value - gap * (columns.value - 1)) / columns.value)
 /** From the class's place on the time to its panel: drawn for those of the first row. */
 const rays = computed(() =>
@@ -76,15 +76,7 @@ const waitSaid = (s: (typeof classes.value)[number]['stations'][number]) =>
           :most="c.people"
           look="tables"
           :ruled="true"
-          v-bind="{
-            width: panelWidth,
-            side,
-            lastMin: c.lastMin,
-            endMin: c.session.minutes,
-            finish: c.finish,
-            begins: c.begins,
-            clock: c.clock,
-          }"
+          v-bind="c.drawn"
         />
         <LoadProfile
           v-for="s in c.stations"
@@ -97,15 +89,7 @@ const waitSaid = (s: (typeof classes.value)[number]['stations'][number]) =>
           :most="Math.max(s.places ?? 0, ...s.levels.map((l) => l.there + l.waiting))"
           :look="s.at === 'basin' ? 'water' : s.at === 'rack' ? 'rack' : 'full'"
           :waits="waitSaid(s)"
-          v-bind="{
-            width: panelWidth,
-            side,
-            lastMin: c.lastMin,
-            endMin: c.session.minutes,
-            finish: c.finish,
-            begins: c.begins,
-            clock: c.clock,
-          }"
+          v-bind="c.drawn"
         />
         <p class="said">
           <b>{{ $t('done {0}', c.clock(c.finish)) }}</b> <SourceMark mark="E" />

@@ -1,0 +1,403 @@
+import fc from 'fast-check'
+import { describe, expect, it, test } from 'vitest'
+import * as v from 'valibot'
+import { dayEvent, dayRoom, factsOf, foldDay, liveEvents, offers, replan, sayNext, tablesDay, type DayEvent, type DayKind } from '#core/day'
+import { demoHouses, demoWorkshops } from '#core/demo'
+import { planWorkshop } from '#core/plan'
+import { addMinutes, minutesBetween, readInstant } from '#core/time'
+import { applyChanges, type Workshop } from '#core/workshop'
+
+const house = demoHouses[0]!
+const moths: Workshop = demoWorkshops('2026-05-15')[0]!
+const session = 'moths-of-the-marsh-2'
+const from = '2026-05-16T10:00:00-04:00[America/New_York]'
+const plan = planWorkshop({ workshop: moths, house, now: from })
+const room = dayRoom(moths, house, plan, session)!
+const at = (min: number) => addMinutes(from, min)
+const who = (name: string) => moths.group.participants.find((p) => p.name === name)!.id
+const piece = (name: string) => `${who(name)}.moths-of-the-marsh-d1.1`
+const stage = (id: string) => `moths-of-the-marsh-d1.${id}`
+const table = (letter: string) => room.people.filter((p) => p.table === letter).map((p) => p.id)
+
+let n = 0
+const uuid = () => `018f0000-0000-7000-8000-${String(++n).padStart(12, '0')}`
+/** A tap, so many minutes after the class's begin. */
+function tap<K extends DayKind>(
+  min: number,
+  kind: K,
+  value: object = {},
+  subject: string | [DayEvent['subject']['kind'], string] = ['room', 'room'],
+  more: Partial<DayEvent> = {},
+): DayEvent {
+  const [k, id] = typeof subject === 'string' ? (['table', subject] as const) : subject
+  const e = {
+    id: uuid(),
+    workshop: moths.id,
+    session,
+    subject: { kind: k, id },
+    kind,
+    value,
+    at: at(min),
+    device: 'a',
+    seq: ++n,
+    skew: 0,
+    actor: 'Noor',
+    ...more,
+  }
+  return e as unknown as DayEvent
+}
+const did = (min: number, s: string, people: string[]) => tap(min, 'did', { stage: stage(s), people })
+const began = (min: number, s: string, people: string[]) => tap(min, 'began', { stage: stage(s), people })
+const fold = (...events: DayEvent[]) => foldDay(room, events)
+const next = (events: DayEvent[], min: number) => {
+  const state = fold(...events)
+  return sayNext(room, state, replan(room, state, at(min)), at(min))
+}
+const said = (events: DayEvent[], min: number) =>
+  next(events, min).say.map((a) => `${minutesBetween(from, a.due)} ${a.table} ${a.kind} ${a.stage?.id.split('.')[1] ?? ''}`)
+const person = (state: ReturnType<typeof fold>, name: string) => state.people.find((p) => p.id === who(name))!
+
+describe('a class as the day begins with it', () => {
+  it('has everybody at their table with their way and what is known of their piece', () => {
+    expect(room.people).toHaveLength(18)
+    expect(table('A').length + table('B').length + table('C').length + table('D').length + table('E').length).toBe(18)
+    const rune = room.people.find((p) => p.id === who('Rune'))!
+    expect(rune.route.map((s) => s.id.split('.')[1])).toEqual(['wet', 'rub1', 'look1', 'rub2', 'dry', 'seal1'])
+    expect(rune.route.every((s) => s.afterCure)).toBe(true)
+    expect(rune.pieces).toEqual([
+      {
+        ...{ id: piece('Rune'), design: 'moths-of-the-marsh-d1', number: 1, state: 'laid' },
+        ...{
+          laidAt: '2026-05-14T19:10:00-04:00[America/New_York]',
+          neverBefore: '2026-05-15T07:10:00-04:00[America/New_York]',
+          requiredMin: 720,
+        },
+      },
+    ])
+    expect(dayRoom(moths, house, plan, 'gone')).toBeUndefined()
+  })
+  it('who has no piece yet has nobody’s time', () => {
+    expect(room.people.find((p) => p.id === who('Edda'))!.pieces[0]).toMatchObject({ laidAt: null, neverBefore: null })
+  })
+})
+
+describe('taps become the state', () => {
+  it('a stage begun, done and the next; what dries alone begins by itself', () => {
+    const a = table('A')
+    const state = fold(tap(0, 'begin'), began(35, 'wet', a), did(40, 'wet', a), began(40, 'rub1', a), did(52, 'rub1', a))
+    const rune = person(state, 'Rune')
+    expect([rune.presence, rune.at, rune.doing, rune.since]).toEqual(['here', 2, true, at(52)])
+    expect(rune.done[stage('rub1')]).toEqual({ beganAt: at(40), doneAt: at(52) })
+    expect(rune.done[stage('look1')]).toEqual({ beganAt: at(52), doneAt: null })
+    expect(state.pieces.find((p) => p.id === piece('Rune'))!.state).toBe('rub-1')
+    expect(person(state, 'Marlo').at).toBe(0)
+    expect(state.begunAt).toBe(at(0))
+  })
+  it('a stage that nobody said was done is passed over when a later one is', () => {
+    const state = fold(did(80, 'rub2', [who('Rune')]))
+    expect(person(state, 'Rune').done[stage('rub1')]).toEqual({ beganAt: null, doneAt: at(80) })
+    expect(state.pieces.find((p) => p.id === piece('Rune'))!.state).toBe('rub-2')
+  })
+  it('the same tap from three tablets is one', () => {
+    const once = fold(did(52, 'rub1', table('A')))
+    const thrice = fold(
+      did(52, 'rub1', table('A')),
+      tap(52, 'did', { stage: stage('rub1'), people: table('A') }, 'A', { device: 'b' }),
+      tap(53, 'did', { stage: stage('rub1'), people: table('A') }, 'A', { device: 'c' }),
+    )
+    expect(thrice.people).toEqual(once.people)
+    expect(thrice.conflicts).toEqual([])
+  })
+  it('undo takes back, an undo of the undo brings again; an undo of what comes later does nothing', () => {
+    const tapped = did(52, 'rub1', [who('Rune')])
+    const back = tap(53, 'undo', { event: tapped.id })
+    const again = tap(54, 'undo', { event: back.id })
+    expect(person(fold(tapped, back), 'Rune').at).toBe(0)
+    expect(person(fold(tapped, back, again), 'Rune').at).toBe(2)
+    const early = tap(10, 'undo', { event: tapped.id })
+    expect(person(fold(early, tapped), 'Rune').at).toBe(0)
+  })
+  it('a tablet whose clock is three hours wrong keeps its place', () => {
+    const wrong = tap(52 + 180, 'did', { stage: stage('rub1'), people: [who('Rune')] }, 'A', { device: 'b', skew: 180 * 60_000 })
+    expect(person(fold(wrong), 'Rune').since).toBe(at(52))
+    const later = tap(53, 'undo', { event: wrong.id })
+    expect(person(fold(later, wrong), 'Rune').at).toBe(0)
+  })
+  it('somebody who is not on the roster sits down and works', () => {
+    const guest = tap(20, 'guest', { table: 'B' })
+    const state = fold(guest, did(52, 'rub1', [guest.id]))
+    expect(state.people.find((p) => p.id === guest.id)).toMatchObject({ table: 'B', guest: true, presence: 'here', at: 2 })
+    expect(state.pieces.filter((p) => p.person === guest.id)).toHaveLength(1)
+  })
+  it('a piece dropped is begun again on a spare, which was laid with the class', () => {
+    const r = who('Rune')
+    const state = fold(did(80, 'rub2', [r]), tap(81, 'spare', {}, ['piece', piece('Rune')]))
+    const p = state.pieces.find((x) => x.id === piece('Rune'))!
+    expect([p.state, p.spares, p.laidAt, person(state, 'Rune').at]).toEqual(['cured', 1, '2026-05-14T19:10:00-04:00[America/New_York]', 0])
+    // One who had none gets one that may be rubbed.
+    const edda = fold(tap(5, 'spare', {}, ['piece', piece('Edda')])).pieces.find((x) => x.id === piece('Edda'))!
+    expect(edda.neverBefore).toBe('2026-05-15T07:10:00-04:00[America/New_York]')
+  })
+  it('needs you, patched, outcome, place, notes, air and checks are kept', () => {
+    const p = ['piece', piece('Rune')] as ['piece', string]
+    const state = fold(
+      tap(1, 'needs', { what: 'patch' }, p),
+      tap(2, 'outcome', { how: 'hazy' }, p),
+      tap(3, 'shelf', { place: '2-4' }, p),
+      tap(4, 'note', { text: 'fans on' }),
+      tap(5, 'climate', { celsius: 19, humidityPct: 61 }),
+      tap(6, 'check', { what: 'samples', on: true }),
+      tap(7, 'ran-out', { material: 'sponge' }),
+      tap(8, 'ran-out', { material: 'sponge' }),
+      tap(9, 'places', { places: 4 }, ['station', 'basin']),
+    )
+    expect(state.pieces.find((x) => x.id === p[1])).toMatchObject({ needs: 'patch', outcome: 'hazy', place: '2-4' })
+    expect(state.notes).toMatchObject([{ text: 'fans on', at: at(4) }])
+    expect([state.climate, state.checks, state.ranOut, state.places]).toEqual([
+      [{ at: at(5), celsius: 19, humidityPct: 61 }],
+      { samples: true },
+      ['sponge'],
+      { basin: 4 },
+    ])
+    expect(fold(tap(1, 'needs', { what: 'you' }, p), tap(2, 'helped', {}, p)).pieces.find((x) => x.id === p[1])!.needs).toBeNull()
+  })
+  it('a rub before its time is kept as what happened', () => {
+    const young = structuredClone(room)
+    for (const p of young.people) for (const x of p.pieces) x.neverBefore = at(60)
+    const early = foldDay(young, [began(50, 'wet', [who('Rune')])])
+    expect(early.pieces.find((p) => p.id === piece('Rune'))!.rubbedEarly).toBe(true)
+    expect(foldDay(young, [began(60, 'wet', [who('Rune')])]).pieces.find((p) => p.id === piece('Rune'))!.rubbedEarly).toBe(false)
+  })
+  it('nobody, and 10 000 events', () => {
+    expect(foldDay({ ...room, people: [] }, [did(1, 'rub1', ['x'])])).toMatchObject({ people: [], pieces: [] })
+    const many = Array.from({ length: 10_000 }, (_, i) => tap(i / 100, 'check', { what: `w${i % 50}`, on: i % 2 === 0 }))
+    expect(Object.keys(foldDay(room, many).checks)).toHaveLength(50)
+  })
+})
+
+describe('what cannot both be true is kept and asked about', () => {
+  it('absent and at work', () => {
+    const [absent, work] = [tap(5, 'absent', {}, ['person', who('Rune')]), did(52, 'rub1', table('A'))]
+    const state = fold(absent, work)
+    expect(state.conflicts).toEqual([{ code: 'absent-but-did', person: who('Rune'), events: [absent.id, work.id] }])
+    expect(person(state, 'Rune').at).toBe(2)
+    expect(fold(absent, work, tap(60, 'undo', { event: absent.id })).conflicts).toEqual([])
+    expect(fold(absent, tap(6, 'here', {}, ['person', who('Rune')]), work).conflicts).toEqual([])
+  })
+  it('at work, then said to have been absent', () => {
+    const [work, absent] = [did(52, 'rub1', [who('Rune')]), tap(60, 'absent', {}, ['person', who('Rune')])]
+    expect(fold(work, absent).conflicts).toMatchObject([{ code: 'absent-but-did', events: [work.id, absent.id] }])
+    expect(fold(work, tap(60, 'left', {}, ['person', who('Rune')])).conflicts).toEqual([])
+  })
+  it('gone home as it is, and worked on', () => {
+    const home = tap(60, 'home', {}, ['piece', piece('Rune')])
+    expect(fold(home, did(70, 'rub2', [who('Rune')])).conflicts).toMatchObject([{ code: 'home-but-did' }])
+  })
+  it('two tablets, one of which begins again what the other has done', () => {
+    const [a, b] = [did(80, 'rub2', [who('Rune')]), tap(82, 'began', { stage: stage('rub1'), people: [who('Rune')] }, 'A', { device: 'b' })]
+    expect(fold(a, b).conflicts).toEqual([{ code: 'behind', person: who('Rune'), events: [a.id, b.id] }])
+    expect(person(fold(a, b), 'Rune').at).toBe(4)
+  })
+})
+
+/** Random days: people, tables, undos, spares, absences, from three tablets. */
+const anyEvent = (): fc.Arbitrary<DayEvent> => {
+  const ids = room.people.map((p) => p.id)
+  const stages = room.people[0]!.route.map((s) => s.id)
+  const person = fc.constantFrom(...ids)
+  const kind = fc.oneof(
+    {
+      weight: 6,
+      arbitrary: fc.record({
+        kind: fc.constantFrom('began' as const, 'did' as const),
+        value: fc.record({ stage: fc.constantFrom(...stages), people: fc.array(person, { maxLength: 4 }) }),
+      }),
+    },
+    fc.record({ kind: fc.constantFrom('here' as const, 'absent' as const, 'left' as const), value: fc.constant({}) }),
+    fc.record({ kind: fc.constantFrom('spare' as const, 'home' as const, 'helped' as const), value: fc.constant({}) }),
+    fc.record({ kind: fc.constant('needs' as const), value: fc.record({ what: fc.constantFrom('you', 'patch') }) }),
+  )
+  return fc
+    .record({
+      body: kind,
+      who: person,
+      min: fc.integer({ min: 0, max: 170 }),
+      device: fc.constantFrom('a', 'b', 'c'),
+      skew: fc.integer({ min: -9e5, max: 9e5 }),
+      id: fc.uuid({ version: 4 }),
+    })
+    .map(({ body, who, min, device, skew, id }) => {
+      const onPiece = ['spare', 'home', 'helped', 'needs'].includes(body.kind)
+      const subject = onPiece ? { kind: 'piece', id: `${who}.moths-of-the-marsh-d1.1` } : { kind: 'person', id: who }
+      return {
+        id,
+        workshop: moths.id,
+        session,
+        subject,
+        ...body,
+        at: at(min + skew / 60_000),
+        device,
+        seq: min,
+        skew,
+        actor: 'x',
+      } as unknown as DayEvent
+    })
+}
+const withUndos = fc
+  .array(anyEvent(), { maxLength: 40 })
+  .chain((list) =>
+    fc
+      .array(fc.nat({ max: Math.max(0, list.length - 1) }), { maxLength: list.length ? 6 : 0 })
+      .map((picks) => [...list, ...picks.flatMap((i, k) => (list[i] ? [tap(171 + k, 'undo', { event: list[i].id })] : []))]),
+  )
+
+describe('whatever comes in whatever order', () => {
+  it('the same events give the same state: shuffled, repeated, in two halves', () => {
+    fc.assert(
+      fc.property(withUndos, fc.infiniteStream(fc.nat({ max: 1000 })), (events, random) => {
+        const plain = foldDay(room, events)
+        const shuffled = [...events]
+          .map((e) => ({ e, k: random.next().value as number }))
+          .sort((a, b) => a.k - b.k)
+          .map((x) => x.e)
+        expect(foldDay(room, shuffled)).toEqual(plain)
+        expect(foldDay(room, [...shuffled, ...events])).toEqual(plain)
+        const half = Math.floor(events.length / 2)
+        expect(liveEvents([...events.slice(half), ...events.slice(0, half)])).toEqual(liveEvents(events))
+      }),
+      { numRuns: 60 },
+    )
+  })
+  it('nobody is ever told to rub before their piece’s time', () => {
+    fc.assert(
+      fc.property(
+        withUndos,
+        fc.integer({ min: -60, max: 200 }),
+        fc.array(fc.integer({ min: -30, max: 240 }), { minLength: 18, maxLength: 18 }),
+        (events, min, times) => {
+          const young = structuredClone(room)
+          young.people.forEach((p, i) => p.pieces.forEach((x) => (x.neverBefore = x.laidAt && at(times[i]!))))
+          const state = foldDay(young, events)
+          const { say } = sayNext(young, state, replan(young, state, at(min)), at(min))
+          for (const a of say.filter((x) => x.kind === 'begin' && x.stage!.afterCure))
+            for (const id of a.people)
+              for (const p of state.pieces.filter((x) => x.person === id && x.design === a.stage!.design && !x.home)) {
+                expect(p.laidAt).not.toBeNull()
+                expect(minutesBetween(p.neverBefore!, a.due)).toBeGreaterThanOrEqual(0)
+                expect(minutesBetween(p.neverBefore!, a.neverBefore!)).toBeGreaterThanOrEqual(0)
+              }
+        },
+      ),
+      { numRuns: 80 },
+    )
+  })
+})
+
+describe('say next follows a class that goes wrong', () => {
+  it('before it begins: show all, then the tables as the room is planned', () => {
+    expect(said([], 0).slice(0, 3)).toEqual(['30  show ', '40 A begin wet', '40 B begin wet'])
+  })
+  const shown = tap(30, 'said', { cue: 'show' })
+  test.each<[string, (events: DayEvent[]) => DayEvent[], number, string[]]>([
+    ['said, it is not said again', () => [], 36, ['40 A begin wet', '40 B begin wet', '45 C begin wet']],
+    [
+      'table A begun: its hands go on to rub, without a stop between',
+      () => [began(36, 'wet', table('A'))],
+      37,
+      ['40 B begin wet', '45 A begin rub1'],
+    ],
+    ['rubbing over: hands off, it dries', () => [did(41, 'wet', table('A')), began(41, 'rub1', table('A'))], 53, ['53 A stop rub1']],
+    ['dry: look, and rub again where it is hazy', () => [did(53, 'rub1', table('A'))], 60, ['65 A begin rub2']],
+  ])('%s', (_name, more, min, expected) => {
+    const before = [shown]
+    const all = [...before, ...more(before)]
+    const lines = said(all, min)
+    for (const line of expected) expect(lines).toContain(line)
+  })
+  it('somebody late is told when they can begin, from when they come; the others do not wait', () => {
+    const events = [
+      shown,
+      tap(33, 'absent', {}, ['person', who('Anton')]),
+      did(
+        52,
+        'rub1',
+        table('A').filter((p) => p !== who('Anton')),
+      ),
+    ]
+    expect(next(events, 55).say.some((a) => a.people.includes(who('Anton')))).toBe(false)
+    const come = [...events, tap(60, 'here', {}, ['person', who('Anton')])]
+    const mine = next(come, 60).say.find((a) => a.people.includes(who('Anton')))!
+    expect([mine.kind, mine.stage!.id, minutesBetween(from, mine.due)]).toEqual(['begin', stage('wet'), 60])
+  })
+  it('a blocked basin moves what is left, and says so', () => {
+    const before = replan(room, fold(shown), at(36))
+    const blocked = fold(shown, tap(36, 'places', { places: 2 }, ['station', 'basin']))
+    const after = replan(room, blocked, at(36))
+    expect(minutesBetween(before.doneAt, after.doneAt)).toBeGreaterThan(10)
+    expect(replan(room, fold(shown, tap(36, 'places', { places: 0 }, ['station', 'basin'])), at(36)).plan).not.toBeNull()
+  })
+  it('fifty minutes lost, of which four were not needed, are 46 later; what could be left out says what it would bring', () => {
+    const [early, late] = [replan(room, fold(shown), at(36)), replan(room, fold(shown), at(86))]
+    expect(minutesBetween(early.doneAt, late.doneAt)).toBe(46)
+    expect(late.overMin).toBeGreaterThan(0)
+    const ways = offers(room, fold(shown), at(86))
+    expect(ways.length).toBeGreaterThan(0)
+    for (const w of ways) expect(w.overMin).toBeLessThan(late.overMin)
+    expect(ways.map((w) => w.overMin)).toEqual([...ways.map((w) => w.overMin)].sort((a, b) => b - a))
+  })
+  it('who has no piece that may be rubbed waits, and is named; a spare lets them begin', () => {
+    expect(next([shown], 36).notYet).toEqual([
+      { person: who('Edda'), table: 'A', stage: expect.objectContaining({ id: stage('wet') }), from: null },
+    ])
+    expect(next([shown, tap(34, 'spare', {}, ['piece', piece('Edda')])], 36).notYet).toEqual([])
+  })
+  it('a piece whose time comes after the class is named with it, never announced', () => {
+    const young = structuredClone(room)
+    young.people[3]!.pieces[0]!.neverBefore = at(300)
+    const state = foldDay(young, [shown])
+    const { say, notYet } = sayNext(young, state, replan(young, state, at(36)), at(36))
+    const id = young.people[3]!.id
+    expect(notYet.find((x) => x.person === id)!.from).toBe(at(300))
+    expect(say.some((a) => a.people.includes(id))).toBe(false)
+  })
+  it('all done: nothing is left to say, and the room says so', () => {
+    const all = room.people.map((p) => p.id).filter((p) => p !== who('Edda'))
+    const events = [shown, did(120, 'seal1', all), tap(121, 'home', {}, ['piece', piece('Edda')])]
+    expect(next(events, 122).say).toEqual([])
+    const tables = tablesDay(room, fold(...events))
+    expect(tables.find((t) => t.table === 'B')).toMatchObject({ done: true, stage: null })
+    expect(replan(room, fold(...events), at(122)).doneAt).toBe(at(120))
+  })
+})
+
+describe('what happened becomes the document', () => {
+  it('states and times of pieces that hands were at, nothing of the others; once written nothing is left to write', () => {
+    const state = fold(did(52, 'rub1', table('B')), tap(60, 'home', {}, ['piece', piece('Mira')]))
+    const changes = factsOf(moths, state)
+    const after = applyChanges<Workshop>(moths, changes)!
+    const mira = after.pieces.find((p) => p.participant === who('Mira'))!
+    expect([mira.state, mira.asIs]).toEqual(['rub-1', true])
+    expect(after.pieces.find((p) => p.participant === who('Rune'))).toEqual(moths.pieces.find((p) => p.participant === who('Rune')))
+    expect(changes).toHaveLength(table('B').length)
+    expect(factsOf(after, state)).toEqual([])
+  })
+})
+
+describe('an event', () => {
+  const good = did(52, 'rub1', [who('Rune')])
+  it('is taken as it is', () => expect(v.safeParse(dayEvent, good).success).toBe(true))
+  test.each<[string, object]>([
+    ['no id', { id: 'x' }],
+    ['an unknown kind', { kind: 'sneeze' }],
+    ['no time', { at: 'now' }],
+    ['a value of another kind', { value: { how: 'good' } }],
+    ['a count below nought', { seq: -1 }],
+    ['no subject', { subject: { kind: 'cat', id: 'x' } }],
+  ])('with %s is refused', (_n, bad) => expect(v.safeParse(dayEvent, { ...good, ...bad }).success).toBe(false))
+  it('over midnight and a clock change counts on', () => {
+    const late = foldDay({ ...room, from: '2026-11-01T00:30:00-04:00[America/New_York]' }, [
+      { ...good, at: '2026-11-01T01:30:00-05:00[America/New_York]' },
+    ])
+    expect(readInstant(late.people.find((p) => p.id === who('Rune'))!.since!).toString()).toContain('01:30:00-05:00')
+  })
+})

@@ -1,0 +1,149 @@
+import type { House } from '#core/house'
+import type { Plan } from '#core/plan'
+import type { PieceState, Stage } from '#core/recipe'
+import type { RoomInput } from '#core/room'
+import { minutesBetween, type Zoned } from '#core/time'
+import { makes, tableName, type Workshop } from '#core/workshop'
+
+/** A stage on somebody's way through the class, with what the day needs of it. */
+export interface DayStage {
+  /** "design.stage", as rooms and events name it. */
+  id: string
+  design: string
+  name: string
+  /** What to look for: right, wrong. */
+  pass: string
+  fail: string
+  attended: boolean
+  minutes: number
+  station: string | null
+  /** What the piece is when it is done, and after the wait that follows. */
+  makes: PieceState | undefined
+  thenMakes: PieceState | undefined
+  leastMin: number
+  mostMin: number | null
+  /** It rubs what has cured, or comes after that: never before the piece's own time. */
+  afterCure: boolean
+  lays: boolean
+  /** Work may stop after it until another day, and the piece go home so. */
+  mayStop: boolean
+}
+export interface DayPerson {
+  id: string
+  seat: string
+  table: string
+  /** Their stages here, in order. */
+  route: DayStage[]
+  /** Their pieces, "participant.design.number". */
+  pieces: {
+    id: string
+    design: string
+    number: number
+    state: PieceState
+    laidAt: Zoned | null
+    neverBefore: Zoned | null
+    requiredMin: number
+  }[]
+  /** Expected in this class. */
+  expected: boolean
+}
+/** A class as the day begins with it: who sits where, what they do, what is known of their pieces. */
+export interface DayRoom {
+  workshop: string
+  session: string
+  number: number
+  from: Zoned
+  to: Zoned
+  setUpMin: number
+  showMin: number
+  cleanUpMin: number
+  people: DayPerson[]
+  tables: string[]
+  stations: { id: string; places: number }[]
+  helpers: number
+  input: RoomInput
+  /** When each stage begins by the run sheet, in minutes from the class's begin, by "person stage". */
+  planned: ReadonlyMap<string, number>
+}
+
+/** The room of a class for its day; undefined where the workshop has no such class. People who are not expected have the way that most have. */
+export function dayRoom(workshop: Workshop, _house: House, plan: Plan, session: string): DayRoom | undefined {
+  const placed = plan.sessions.find((s) => s.id === session)
+  const load = plan.loads.find((l) => l.sessionId === session)
+  if (!placed) return undefined
+  const room = load?.room
+  const routes = new Map(room?.input.routes.map((r) => [r.id, r.stages.map((s) => dayStage(plan, room.stages[s.id]!, s))]) ?? [])
+  const of = new Map(room?.input.pieces.map((p) => [p.id, p]) ?? [])
+  const counts = new Map<string, number>()
+  for (const p of of.values()) counts.set(p.route, (counts.get(p.route) ?? 0) + 1)
+  const usual = [...counts].sort((a, b) => b[1] - a[1])[0]?.[0] ?? room?.input.routes[0]?.id
+  const people = workshop.group.participants.flatMap((p): DayPerson[] => {
+    const mine = of.get(p.id)
+    const route = routes.get(mine?.route ?? usual ?? '') ?? []
+    const seat = plan.seats[p.id] ?? String(p.seat)
+    const pieces = workshop.designs.flatMap((d) =>
+      Array.from({ length: makes(workshop, p, d) }, (_, i) => {
+        const sheet = plan.takeHome.find((t) => t.participant === p.id && t.design === d.id && t.number === i + 1)
+        const known = workshop.pieces.find(
+          (x) => x.participant === p.id && (x.design ?? workshop.designs[0]!.id) === d.id && (x.number ?? 1) === i + 1,
+        )
+        const begun = room?.begun[d.id] ?? 'printed'
+        return {
+          id: `${p.id}.${d.id}.${i + 1}`,
+          design: d.id,
+          number: i + 1,
+          state: known?.state ?? (sheet?.group === 'not-laid' ? 'printed' : begun),
+          laidAt: sheet?.cures?.laidAt ?? known?.laidAt ?? null,
+          neverBefore: sheet?.cures?.neverBefore ?? null,
+          requiredMin: sheet?.cures?.requiredMin ?? plan.designs.find((x) => x.design === d.id)?.split.cure?.requiredMin ?? 0,
+        }
+      }),
+    )
+    return [{ id: p.id, seat, table: mine?.table ?? seat.replace(/\d+$/, ''), route, pieces, expected: mine !== undefined }]
+  })
+  return {
+    ...{ workshop: workshop.id, session, number: placed.number, from: placed.from, to: placed.to },
+    ...{ setUpMin: room?.setUpMin ?? 0, showMin: room?.showMin ?? 0, cleanUpMin: room?.cleanUpMin ?? 0 },
+    people,
+    tables: plan.seating.map((_, i) => tableName(i)),
+    stations: room?.input.stations ?? [],
+    helpers: room?.input.helpers ?? 1,
+    planned: new Map(room?.plan.starts.map((s) => [`${s.piece} ${s.stage}`, s.atMin]) ?? []),
+    input: room?.input ?? {
+      routes: [],
+      stations: [],
+      helpers: 1,
+      pieces: [],
+      blocks: [],
+      minutes: Math.max(1, minutesBetween(placed.from, placed.to)),
+    },
+  }
+}
+
+function dayStage(
+  plan: Plan,
+  { design, stage }: { design: string; stage: Stage },
+  s: RoomInput['routes'][number]['stages'][number],
+): DayStage {
+  const all = plan.designs.find((d) => d.design === design)?.stages ?? []
+  const cures = all.findIndex((x) => x.then?.cures)
+  return {
+    ...{
+      id: s.id,
+      design,
+      name: stage.name,
+      pass: stage.pass,
+      fail: stage.fail,
+      attended: s.attended,
+      minutes: s.minutes,
+      station: s.station,
+    },
+    makes: stage.makes,
+    thenMakes: stage.then?.makes,
+    leastMin: s.then?.leastMin ?? 0,
+    mostMin: s.then?.mostMin ?? null,
+    afterCure: cures >= 0 && all.findIndex((x) => x.id === stage.id) > cures,
+    lays: stage.makes === 'laid',
+    mayStop: stage.mayStop === true,
+  }
+}

@@ -1,0 +1,6 @@
+export { correctedMs, dayEvent, dayKinds, liveEvents, outcomes, type DayEvent, type DayKind, type Outcome, type ValueOf } from './events'
+export { dayRoom, type DayPerson, type DayRoom, type DayStage } from './dayRoom'
+export { foldDay, type Conflict, type DayState, type PersonDay, type PieceDay } from './fold'
+export { earliestNext, isHere, offers, replan, routesOf, type Replan } from './replan'
+export { sayNext, tablesDay, type Announcement, type NotYet, type TableDay } from './next'
+export { factsOf } from './facts'

@@ -8,6 +8,8 @@ import type { Logger } from 'pino'
 import { pinoHttp } from 'pino-http'
 import type { Clock } from './clock'
 import type { Crew } from './crew/crew'
+import { Facts } from './day/day'
+import { dayRoutes } from './day/routes'
 import { commandDoor } from './desk/door'
 import { deskRoutes } from './desk/routes'
 import type { Saver } from './desk/saver'
@@ -53,6 +55,7 @@ const csp = {
 
 export function makeApp({ pool, clock, events, saver, crew, log, pages, uploads, names }: Parts): RequestListener {
   const app = express()
+  const facts = new Facts(pool, clock, saver, (err) => log.error({ err }, 'what happened could not be written into the workshop'))
   const ourHost = ourHosts(names)
   app.use((req, _res, next) => {
     ourHost(req)
@@ -70,6 +73,7 @@ export function makeApp({ pool, clock, events, saver, crew, log, pages, uploads,
     '/api',
     express.json({ limit: '2mb' }),
     deskRoutes(pool, clock, events),
+    dayRoutes(pool, clock, facts),
     forgettingRoutes(pool, clock),
     exportRoutes(clock, crew),
     importRoutes(crew),

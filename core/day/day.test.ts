@@ -12,7 +12,7 @@ const moths: Workshop = demoWorkshops('2026-05-15')[0]!
 const session = 'moths-of-the-marsh-2'
 const from = '2026-05-16T10:00:00-04:00[America/New_York]'
 const plan = planWorkshop({ workshop: moths, house, now: from })
-const room = dayRoom(moths, house, plan, session)!
+const room = dayRoom(moths, plan, session)!
 const at = (min: number) => addMinutes(from, min)
 const who = (name: string) => moths.group.participants.find((p) => p.name === name)!.id
 const piece = (name: string) => `${who(name)}.moths-of-the-marsh-d1.1`
@@ -74,7 +74,7 @@ describe('a class as the day begins with it', () => {
         },
       },
     ])
-    expect(dayRoom(moths, house, plan, 'gone')).toBeUndefined()
+    expect(dayRoom(moths, plan, 'gone')).toBeUndefined()
   })
   it('who has no piece yet has nobody’s time', () => {
     expect(room.people.find((p) => p.id === who('Edda'))!.pieces[0]).toMatchObject({ laidAt: null, neverBefore: null })
@@ -372,7 +372,8 @@ describe('say next follows a class that goes wrong', () => {
 
 describe('what happened becomes the document', () => {
   it('states and times of pieces that hands were at, nothing of the others; once written nothing is left to write', () => {
-    const state = fold(did(52, 'rub1', table('B')), tap(60, 'home', {}, ['piece', piece('Mira')]))
+    const taps = [did(52, 'rub1', table('B')), tap(60, 'home', {}, ['piece', piece('Mira')])]
+    const state = fold(...taps)
     const changes = factsOf(moths, state)
     const after = applyChanges<Workshop>(moths, changes)!
     const mira = after.pieces.find((p) => p.participant === who('Mira'))!
@@ -380,6 +381,11 @@ describe('what happened becomes the document', () => {
     expect(after.pieces.find((p) => p.participant === who('Rune'))).toEqual(moths.pieces.find((p) => p.participant === who('Rune')))
     expect(changes).toHaveLength(table('B').length)
     expect(factsOf(after, state)).toEqual([])
+    // Taken back, the document goes back too.
+    const undone = fold(...taps, ...taps.map((e, i) => tap(61 + i, 'undo', { event: e.id })))
+    const back = applyChanges<Workshop>(after, factsOf(after, undone))!
+    const plain = (w: Workshop) => [...w.pieces].sort((a, b) => (a.id < b.id ? -1 : 1))
+    expect(plain(back)).toEqual(plain(moths))
   })
 })
 

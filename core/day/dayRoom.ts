@@ -1,6 +1,5 @@
-import type { House } from '#core/house'
 import type { Plan } from '#core/plan'
-import type { PieceState, Stage } from '#core/recipe'
+import { pieceStates, type PieceState, type Stage } from '#core/recipe'
 import type { RoomInput } from '#core/room'
 import { minutesBetween, type Zoned } from '#core/time'
 import { makes, tableName, type Workshop } from '#core/workshop'
@@ -67,7 +66,7 @@ export interface DayRoom {
 }
 
 /** The room of a class for its day; undefined where the workshop has no such class. People who are not expected have the way that most have. */
-export function dayRoom(workshop: Workshop, _house: House, plan: Plan, session: string): DayRoom | undefined {
+export function dayRoom(workshop: Workshop, plan: Plan, session: string): DayRoom | undefined {
   const placed = plan.sessions.find((s) => s.id === session)
   const load = plan.loads.find((l) => l.sessionId === session)
   if (!placed) return undefined
@@ -81,6 +80,7 @@ export function dayRoom(workshop: Workshop, _house: House, plan: Plan, session: 
     const mine = of.get(p.id)
     const route = routes.get(mine?.route ?? usual ?? '') ?? []
     const seat = plan.seats[p.id] ?? String(p.seat)
+    const laysHere = new Set(route.filter((s) => s.lays).map((s) => s.design))
     const pieces = workshop.designs.flatMap((d) =>
       Array.from({ length: makes(workshop, p, d) }, (_, i) => {
         const sheet = plan.takeHome.find((t) => t.participant === p.id && t.design === d.id && t.number === i + 1)
@@ -92,9 +92,10 @@ export function dayRoom(workshop: Workshop, _house: House, plan: Plan, session: 
           id: `${p.id}.${d.id}.${i + 1}`,
           design: d.id,
           number: i + 1,
-          state: known?.state ?? (sheet?.group === 'not-laid' ? 'printed' : begun),
-          laidAt: sheet?.cures?.laidAt ?? known?.laidAt ?? null,
-          neverBefore: sheet?.cures?.neverBefore ?? null,
+          state: known ? lesser(known.state, begun) : sheet?.group === 'not-laid' ? 'printed' : begun,
+          // What is laid in this very class is laid by its taps.
+          laidAt: laysHere.has(d.id) ? null : (sheet?.cures?.laidAt ?? known?.laidAt ?? null),
+          neverBefore: laysHere.has(d.id) ? null : (sheet?.cures?.neverBefore ?? null),
           requiredMin: sheet?.cures?.requiredMin ?? plan.designs.find((x) => x.design === d.id)?.split.cure?.requiredMin ?? 0,
         }
       }),
@@ -119,6 +120,9 @@ export function dayRoom(workshop: Workshop, _house: House, plan: Plan, session: 
     },
   }
 }
+
+/** A piece comes into a class as the class begins with it, or as less: what its taps made of it since is folded anew. */
+const lesser = (a: PieceState, b: PieceState): PieceState => (pieceStates.indexOf(a) < pieceStates.indexOf(b) ? a : b)
 
 function dayStage(
   plan: Plan,

@@ -56,6 +56,8 @@ export interface DayState {
   notes: { at: Zoned; text: string; event: string }[]
   ranOut: string[]
   conflicts: Conflict[]
+  /** Everybody whom a tap was about, also one that was taken back. */
+  touched: string[]
   /** The last event that can be taken back, by device. */
   last: Record<string, DayEvent>
 }
@@ -81,7 +83,7 @@ export function foldDay(room: DayRoom, events: readonly DayEvent[]): DayState {
   const required = new Map(room.people.flatMap((p) => p.pieces.map((x) => [x.id, x.requiredMin] as const)))
   const state: DayState = {
     ...{ begunAt: null, endedAt: null, people: [], pieces: [], places: {}, said: {}, checks: {}, climate: [], notes: [], ranOut: [] },
-    ...{ conflicts: [], last: {} },
+    ...{ conflicts: [], last: {}, touched: touchedBy(events) },
   }
   const usual = commonRoute(room)
   /** What said last that somebody is gone, or goes home. */
@@ -221,6 +223,14 @@ export function foldDay(room: DayRoom, events: readonly DayEvent[]): DayState {
   state.people = [...days.values()]
   state.pieces = [...pieces.values()]
   return state
+}
+
+function touchedBy(events: readonly DayEvent[]): string[] {
+  const people = events.flatMap((e) => [
+    ...('people' in e.value ? (e.value.people ?? []) : []),
+    ...(e.subject.kind === 'piece' ? [e.subject.id.split('.')[0]!] : []),
+  ])
+  return [...new Set(people)].sort()
 }
 
 const begun = (p: Pick<DayPerson, 'id' | 'seat' | 'table'>): PersonDay => ({

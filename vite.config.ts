@@ -1,5 +1,6 @@
 import vue from '@vitejs/plugin-vue'
 import { defineConfig, type Plugin } from 'vite'
+import { generateSW } from 'workbox-build'
 import vuetify from 'vite-plugin-vuetify'
 
 /** The two faces of the first view are fetched with the page: nothing shifts when they arrive. */
@@ -36,6 +37,32 @@ const unused: Plugin = {
       : null,
 }
 
+/** A service worker with all of the built application, for the screens of the day: they open without a server. It is asked for there only,
+ *  and takes a newer version when nobody has a page of the older one open. */
+const withoutNet: Plugin = {
+  name: 'without-net',
+  apply: 'build',
+  closeBundle: {
+    sequential: true,
+    order: 'post',
+    async handler() {
+      const { count } = await generateSW({
+        globDirectory: 'dist/web',
+        globPatterns: ['**/*.{js,css,html,woff2,svg}'],
+        maximumFileSizeToCacheInBytes: 4_000_000,
+        swDest: 'dist/web/sw.js',
+        inlineWorkboxRuntime: true,
+        sourcemap: false,
+        skipWaiting: false,
+        clientsClaim: true,
+        navigateFallback: '/index.html',
+        navigateFallbackAllowlist: [/^\/w\/[^/]+\/day(\/|$)/],
+      })
+      if (count === 0) throw new Error('nothing was built for the service worker')
+    },
+  },
+}
+
 const firstGroups = [
   { name: 'vue', test: /node_modules\/(@vue|vue|vue-router|pinia)\// },
   {
@@ -48,7 +75,7 @@ const firstGroups = [
 export default defineConfig({
   root: 'web',
   // Nothing here is written in Vue's options.
-  plugins: [vue({ features: { optionsAPI: false } }), vuetify({ autoImport: true }), fontsFirst, unused],
+  plugins: [vue({ features: { optionsAPI: false } }), vuetify({ autoImport: true }), fontsFirst, unused, withoutNet],
   build: {
     outDir: '../dist/web',
     emptyOutDir: true,

@@ -10,7 +10,7 @@ const folder = mkdtempSync(join(tmpdir(), 'imprenta-cli-'))
 afterAll(() => rmSync(folder, { recursive: true, force: true }))
 
 const run = (args: string[], input = '') => {
-  const { status, stdout, stderr } = spawnSync('bin/compute', args, { input, encoding: 'utf8' })
+  const { status, stdout, stderr } = spawnSync('bin/compute', args, { maxBuffer: 64 * 1024 * 1024, input, encoding: 'utf8' })
   return {
     status,
     stdout,

@@ -1,7 +1,5 @@
 import { expect, test, type Page } from '@playwright/test'
-import { uuidv7 } from 'uuidv7'
-import { demoWorkshops } from '#core/demo'
-import type { Workshop } from '#core/workshop'
+import { own } from './own'
 import { axe } from './pages'
 
 test.beforeEach(async ({ page }) => {
@@ -9,21 +7,6 @@ test.beforeEach(async ({ page }) => {
 })
 const at = (path: string) => process.env['IMPRENTA_URL'] + path
 
-/** A copy of the demo's moths in a room of its own: others find theirs as they were. */
-async function own(page: Page, id: string, more: (w: Workshop) => object = () => ({})): Promise<string> {
-  const workshop = structuredClone(demoWorkshops('2026-05-15').find((w) => w.id === 'moths-of-the-marsh')!)
-  const sessions = workshop.sessions.map((s, i) => ({ ...s, id: `${id}-${i + 1}`, room: `Room of ${id}` }))
-  const choices = { ...workshop.choices, stations: { basin: 8, 'seal table': 6 } }
-  const after = { ...workshop, id, title: id, sessions, choices, pieces: [], pictures: [], ...more(workshop) }
-  const command = {
-    ...{ id: uuidv7(), subject: { kind: 'workshop', id }, baseVersion: 0, kind: 'new', guards: [], actor: 'Noor' },
-    changes: [{ path: '', before: null, after }],
-    at: '2026-05-15T15:00:00-04:00[America/New_York]',
-  }
-  const answer = await page.request.post(at('/api/commands'), { data: [command] })
-  expect(((await answer.json()) as { outcomes: { status: string }[] }).outcomes[0]!.status).toBe('applied')
-  return at(`/w/${id}`)
-}
 const finish = (page: Page) => page.locator('aside .poster')
 
 test('the room: when it is done and why, one press adds a basin, Undo brings it back', async ({ page }) => {

@@ -1,7 +1,8 @@
 import { spawn } from 'node:child_process'
 import { freePort, startCluster } from '../server/testing/cluster'
 
-/** A cluster and a built server, started as bin/demo starts it, of the journeys' own, the clock fixed at Friday 15 May 2026, 3 pm in New York. */
+/** A cluster and a built server, started as bin/demo starts it, of the journeys' own, the clock fixed at Friday 15 May 2026, 3 pm in New York,
+ *  unless IMPRENTA_E2E_NOW says another moment. */
 export default async function setup(durable: unknown = false): Promise<() => void> {
   const cluster = await startCluster(durable === true)
   const port = await freePort()
@@ -12,7 +13,7 @@ export default async function setup(durable: unknown = false): Promise<() => voi
     MALLOC_TRIM_THRESHOLD_: '262144',
     DATABASE_URL: cluster.url,
     PORT: String(port),
-    IMPRENTA_NOW: '2026-05-15T15:00:00-04:00[America/New_York]',
+    IMPRENTA_NOW: process.env['IMPRENTA_E2E_NOW'] ?? '2026-05-15T15:00:00-04:00[America/New_York]',
   }
   const server = spawn('node', ['dist/server/main.js'], { env, stdio: ['ignore', 'pipe', 'inherit'] })
   await new Promise<void>((resolve, reject) => {

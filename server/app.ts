@@ -82,6 +82,8 @@ export function makeApp({ pool, clock, events, saver, crew, log, pages, uploads,
     notFound,
   )
   if (pages) {
+    // The service worker is always looked at anew: an older one would keep an older application.
+    app.get('/sw.js', (_req, res) => res.sendFile(join(pages, 'sw.js'), { maxAge: 0, headers: { 'cache-control': 'no-cache' } }))
     app.use(express.static(pages, { index: false, redirect: false, maxAge: '1y', immutable: true }))
     // A file that is not there is not a page: an open tab of an older build hears it, and says that a newer one is here.
     app.use('/assets', notFound)

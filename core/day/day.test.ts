@@ -123,6 +123,13 @@ describe('taps become the state', () => {
     const later = tap(53, 'undo', { event: wrong.id })
     expect(person(fold(later, wrong), 'Rune').at).toBe(0)
   })
+  it('a clock that is measured a little earlier does not turn a tablet’s taps round; one that is put right does', () => {
+    const r = ['person', who('Rune')] as ['person', string]
+    const presence = (skew: number) => person(fold(tap(10, 'here', {}, r), tap(10, 'absent', {}, r, { skew })), 'Rune').presence
+    expect([presence(0), presence(5000), presence(600_000), presence(600_001)]).toEqual(['absent', 'absent', 'absent', 'here'])
+    // Another tablet's tap is where its own clock has it.
+    expect(person(fold(tap(10, 'here', {}, r), tap(10, 'absent', {}, r, { skew: 5000, device: 'b' })), 'Rune').presence).toBe('here')
+  })
   it('somebody who is not on the roster sits down and works', () => {
     const guest = tap(20, 'guest', { table: 'B' })
     const state = fold(guest, did(52, 'rub1', [guest.id]))

@@ -26,6 +26,8 @@ export interface DayStage {
   lays: boolean
   /** Work may stop after it until another day, and the piece go home so. */
   mayStop: boolean
+  /** The round of rubbing it belongs to. */
+  round: number | null
 }
 export interface DayPerson {
   id: string
@@ -88,14 +90,17 @@ export function dayRoom(workshop: Workshop, plan: Plan, session: string): DayRoo
           (x) => x.participant === p.id && (x.design ?? workshop.designs[0]!.id) === d.id && (x.number ?? 1) === i + 1,
         )
         const begun = room?.begun[d.id] ?? 'printed'
+        // Where somebody noted what was laid, what is not noted was not.
+        const noted = workshop.pieces.some((x) => (x.design ?? workshop.designs[0]!.id) === d.id && x.laidAt)
+        const unlaid = laysHere.has(d.id) || (noted && !known?.laidAt && !p.catchUp)
         return {
           id: `${p.id}.${d.id}.${i + 1}`,
           design: d.id,
           number: i + 1,
-          state: known ? lesser(known.state, begun) : sheet?.group === 'not-laid' ? 'printed' : begun,
+          state: known ? lesser(known.state, begun) : sheet?.group === 'not-laid' || unlaid ? lesser('printed', begun) : begun,
           // What is laid in this very class is laid by its taps.
-          laidAt: laysHere.has(d.id) ? null : (sheet?.cures?.laidAt ?? known?.laidAt ?? null),
-          neverBefore: laysHere.has(d.id) ? null : (sheet?.cures?.neverBefore ?? null),
+          laidAt: unlaid ? null : (sheet?.cures?.laidAt ?? known?.laidAt ?? null),
+          neverBefore: unlaid ? null : (sheet?.cures?.neverBefore ?? null),
           requiredMin: sheet?.cures?.requiredMin ?? plan.designs.find((x) => x.design === d.id)?.split.cure?.requiredMin ?? 0,
         }
       }),
@@ -149,5 +154,6 @@ function dayStage(
     afterCure: cures >= 0 && all.findIndex((x) => x.id === stage.id) > cures,
     lays: stage.makes === 'laid',
     mayStop: stage.mayStop === true,
+    round: stage.round ?? null,
   }
 }

@@ -103,11 +103,28 @@ const order = (a: { e: DayEvent; ms: number }, b: { e: DayEvent; ms: number }) =
   a.ms - b.ms ||
   (a.e.device < b.e.device ? -1 : a.e.device > b.e.device ? 1 : a.e.seq - b.e.seq || (a.e.id < b.e.id ? -1 : a.e.id > b.e.id ? 1 : 0))
 
+/** So much a measured clock may jump back and a tablet's taps keep their order, in milliseconds. */
+const jitterMs = 600_000
+
+/** Each event with its corrected time. A tablet's clock is measured again and again: where that would put a tap a little before the one that it
+ *  followed on the same tablet, it comes with it; a larger step is a clock that was put right. */
+function steadied(events: readonly DayEvent[]): { e: DayEvent; ms: number }[] {
+  const last = new Map<string, number>()
+  return [...events]
+    .sort((a, b) => (a.device < b.device ? -1 : a.device > b.device ? 1 : a.seq - b.seq || (a.id < b.id ? -1 : 1)))
+    .map((e) => {
+      const [ms, before] = [correctedMs(e), last.get(e.device) ?? -Infinity]
+      const steady = ms < before && before - ms <= jitterMs ? before : ms
+      last.set(e.device, steady)
+      return { e, ms: steady }
+    })
+}
+
 /** The events that hold, each once, in the order of corrected time, device and count: whatever order they came in, the same list. What was
  *  taken back is left out; taking that back brings it in again. */
 export function liveEvents(events: readonly DayEvent[]): { e: DayEvent; ms: number }[] {
   const once = new Map(events.map((e) => [e.id, e]))
-  const all = [...once.values()].map((e) => ({ e, ms: correctedMs(e) })).sort(order)
+  const all = steadied([...once.values()]).sort(order)
   const gone = new Set<string>()
   // From the last to the first: whether an undo holds is known before what it takes back is met. It takes back what came before it only.
   for (let i = all.length - 1; i >= 0; i--) {

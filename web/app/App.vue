@@ -20,6 +20,8 @@ const route = useRoute()
 const router = useRouter()
 const theme = useTheme()
 const keys = ref(false)
+/** Screens of the day stand by themselves: from what this device kept, when the server is away. */
+const alone = computed(() => route.meta['alone'] === true)
 
 const { newer, goOn } = useNewerVersion(router)
 
@@ -75,14 +77,14 @@ watch([() => workshop.value?.title, () => route.name], ([title]) => (document.ti
   <div class="v-application v-layout v-layout--full-height v-locale--is-ltr" :class="theme.themeClasses.value">
     <div class="v-application__wrap">
       <a class="skip" href="#main">{{ $t('To the work') }}</a>
-      <SlugBar :workshop="workshop" :house="house" :practice="practice" @dark="toggleDark" @keys="keys = true" />
+      <SlugBar v-if="!alone" :workshop="workshop" :house="house" :practice="practice" @dark="toggleDark" @keys="keys = true" />
       <UnsettledNews v-if="desk.unsettled.length" />
       <section v-if="newer" class="news" role="alert">
         <b>{{ $t('A newer version of Imprenta is here.') }}</b> {{ $t('What you typed is kept.') }}
         <v-btn @click="goOn">{{ $t('Go on with it') }}</v-btn>
       </section>
       <div id="main" tabindex="-1" class="main">
-        <router-view v-if="desk.ready && !(id && desk.coming(id))" />
+        <router-view v-if="alone || (desk.ready && !(id && desk.coming(id)))" />
         <main v-else-if="desk.failed && !desk.ready" class="wait">
           <h2>{{ $t('The server does not answer') }}</h2>
           <p class="two">{{ $t('What you typed is kept in this browser and goes by itself when it is back.') }}</p>
@@ -94,7 +96,7 @@ watch([() => workshop.value?.title, () => route.name], ([title]) => (document.ti
         </main>
       </div>
       <ControlStrip
-        v-if="desk.ready"
+        v-if="desk.ready && !alone"
         :counts="counts"
         :states="states"
         :words="plan?.recipe.words ?? {}"

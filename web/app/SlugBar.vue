@@ -29,6 +29,7 @@ const places = computed(() =>
         { name: tr('Classes'), to: `/w/${id.value}/sessions`, on: route.name === 'sessions' },
         { name: tr('Room'), to: `/w/${id.value}/room`, on: route.name === 'room' || route.name === 'floor' },
         { name: tr('Rehearsal'), to: `/w/${id.value}/rehearsal`, on: route.name === 'rehearsal' },
+        { name: tr('Day'), to: `/w/${id.value}/day`, on: false },
         { name: tr('Take-home'), to: `/w/${id.value}/take-home`, on: route.name === 'take-home' },
         { name: tr('Clinic'), to: `/w/${id.value}/clinic`, on: route.name === 'clinic' },
         { name: tr('Craft'), to: `/craft/${props.practice}`, on: false },

@@ -21,6 +21,7 @@ export const router = createRouter({
     { path: '/w/:id/prints', name: 'prints', component: () => import('../prints/PrintsPage.vue') },
     { path: '/w/:id/sessions', name: 'sessions', component: () => import('../sessions/SessionsPage.vue') },
     { path: '/w/:id/room/:session?', name: 'room', component: () => import('../room/RoomPage.vue') },
+    { path: '/w/:id/day/:session?', name: 'day', meta: { alone: true }, component: () => import('../day/DayPage.vue') },
     { path: '/w/:id/floor/:session?', name: 'floor', component: () => import('../room/FloorPage.vue') },
     { path: '/w/:id/rehearsal/:session?', name: 'rehearsal', component: () => import('../rehearsal/RehearsalPage.vue') },
     { path: '/w/:id/take-home', name: 'take-home', component: () => import('../takehome/TakeHomePage.vue') },

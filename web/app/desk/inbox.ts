@@ -79,7 +79,13 @@ export function makeInbox({ heart, coming, ready, loaded, flush }: Around) {
   function listen(): void {
     const events = new EventSource(`/api/events?after=${lastEvent}`)
     events.onmessage = (m: MessageEvent<string>) => {
-      const { kind, id, version } = JSON.parse(m.data) as { kind: 'workshop' | 'house' | 'all' | 'here'; id: string; version?: number }
+      const { kind, id, version } = JSON.parse(m.data) as {
+        kind: 'workshop' | 'house' | 'all' | 'here' | 'day'
+        id: string
+        version?: number
+      }
+      // Taps of a class: whoever runs its day listens.
+      if (kind === 'day') return void window.dispatchEvent(new CustomEvent('imprenta:day', { detail: id }))
       if (kind === 'all') return void load().then(flush)
       if (kind === 'here') {
         happen({ kind: 'back' })

@@ -1,0 +1,132 @@
+import { expect, test, type Browser, type Page } from '@playwright/test'
+import type { Workshop } from '#core/workshop'
+import { own } from './own'
+import { axe, url } from './pages'
+
+/** The demo's second class, begun forty minutes ago: now is Friday, 3 pm. */
+const today = (id: string) => (w: Workshop) => ({
+  sessions: w.sessions.map((s, i) =>
+    i === 1 ? { ...s, id: `${id}-2`, date: '2026-05-15', start: '14:20', end: '17:05', room: '' } : { ...s, id: `${id}-1`, room: '' },
+  ),
+  pieces: w.pieces,
+})
+async function tablet(browser: Browser, path: string, name: string): Promise<Page> {
+  const context = await browser.newContext({ viewport: { width: 1280, height: 800 } })
+  const page = await context.newPage()
+  await page.addInitScript((n) => localStorage.setItem('imprenta.actor', n), name)
+  page.on('pageerror', (e) => expect(e.message).toBe(''))
+  await page.goto(path)
+  return page
+}
+const say = (page: Page) => page.getByRole('region', { name: 'Say next' })
+const bar = (page: Page, t: string, stage: string) => page.getByRole('button', { name: `Table ${t}, ${stage}`, exact: true })
+const seat = (page: Page, name: string) => page.getByRole('button', { name: new RegExp(`^${name} `) })
+const saved = (page: Page) => expect(page.getByText('Saved here and on the server')).toBeVisible()
+
+test('two tablets run a class from begin to end, one of them without net in the middle; what happened is in the workshop', async ({
+  browser,
+  page,
+}) => {
+  test.setTimeout(180_000)
+  const path = `${await own(page, 'daytime', today('daytime'))}/day`
+  const a = await tablet(browser, path, 'Noor')
+  await expect(a.getByRole('heading', { name: 'Who is here?' })).toBeVisible()
+  await a.getByRole('button', { name: 'All here' }).click()
+  await a.getByRole('button', { name: /^Hanne/ }).click()
+  await a.getByLabel('Samples at hand').check()
+  await a.getByLabel('Air, °C').fill('21')
+  await a.getByLabel('Humidity, %').fill('48')
+  await a.getByRole('button', { name: 'Note it' }).click()
+  await expect(a.getByText('Noted: 21 °C, 48 %.')).toBeVisible()
+  expect(await axe(a)).toEqual([])
+  await a.getByRole('button', { name: 'Begin the class' }).click()
+  await saved(a)
+
+  // The other tablet is where the first one is, and follows it.
+  const b = await tablet(browser, path, 'Bram')
+  await expect(say(b)).toContainText('Everybody looks here')
+  await say(a).getByRole('button', { name: 'Shown to all' }).click()
+  await expect(say(b)).toContainText('Wet the paper. The picture reads through, no dry patch.')
+  await say(b).getByRole('button', { name: 'A: wet the paper begins' }).click()
+  await expect(bar(a, 'A', 'Wet the paper')).toContainText(/4:\d\d/)
+  expect(await axe(b)).toEqual([])
+
+  // Without net: it says so, opens again from what it kept, and takes taps.
+  await b.evaluate(() => navigator.serviceWorker.ready.then(() => undefined))
+  await expect.poll(() => b.evaluate(() => navigator.serviceWorker.controller !== null)).toBe(true)
+  await b.context().setOffline(true)
+  await b.reload()
+  await expect(bar(b, 'A', 'Wet the paper')).toBeVisible()
+  await seat(b, 'Rune').click()
+  await b.getByRole('button', { name: 'Needs you' }).click()
+  await expect(b.getByText('1 taps kept on this tablet, no net')).toBeVisible()
+  await expect(seat(b, 'Rune')).toContainText('needs you')
+  // Meanwhile the first goes on; nothing of the other has come.
+  await expect(seat(a, 'Rune')).not.toContainText('needs you')
+  await seat(a, 'Rune').click()
+  await a.getByRole('button', { name: 'Wet the paper: done' }).click()
+  await a.getByRole('button', { name: 'Rub, round 1: done' }).click()
+  await expect(seat(a, 'Rune')).toContainText('Rub 1')
+  await b.context().setOffline(false)
+  await saved(b)
+  await expect(seat(a, 'Rune')).toContainText('needs you')
+  await expect(seat(b, 'Rune').locator('.token')).toBeVisible()
+
+  // Who was not there comes; undo takes back the last tap of this tablet.
+  await a.getByRole('button', { name: 'Here', exact: true }).click()
+  await expect(a.getByRole('heading', { name: /^Not here/ })).toHaveCount(0)
+  await a.getByRole('button', { name: 'Undo' }).click()
+  await expect(a.getByRole('heading', { name: /^Not here/ })).toBeVisible()
+
+  // The end: one torn, the rest good; a line; ended, everywhere.
+  await a.getByRole('button', { name: 'End', exact: true }).click()
+  await a.getByRole('radio', { name: 'torn' }).click()
+  await a.locator('.piece').filter({ hasText: 'Mira' }).click()
+  await a.getByRole('button', { name: 'The rest is good' }).click()
+  await expect(a.locator('.piece').filter({ hasText: 'Mira' })).toContainText('torn')
+  await expect(a.locator('.piece').filter({ hasText: 'Rune' })).toContainText('good')
+  await a.getByLabel('One line for next time').fill('More towels')
+  await a.getByRole('button', { name: 'Note it' }).click()
+  await expect(a.getByText('Still undone')).toBeVisible()
+  expect(await axe(a)).toEqual([])
+  await saved(a)
+  await a.getByRole('button', { name: 'End the class' }).click()
+
+  // In the workshop Rune's piece is rubbed once, the others are as they were.
+  await a.goto(url('/w/daytime/take-home'))
+  await expect(a.getByLabel('Pieces by state')).toContainText(/Rub 1\s*1/)
+  const { events } = (await (await page.request.get(url('/api/day/daytime/daytime-2'))).json()) as { events: { kind: string }[] }
+  const count = (kind: string) => events.filter((e) => e.kind === kind).length
+  expect([count('here'), count('begin'), count('end'), count('needs'), count('undo'), count('note')]).toEqual([19, 1, 1, 1, 1, 1])
+  await Promise.all([a.context().close(), b.context().close()])
+})
+
+test('the day by keys: a letter chooses the table, Enter does what is next for it, Space says what is next, H asks for help', async ({
+  browser,
+  page,
+}) => {
+  const path = `${await own(page, 'bykeys', today('bykeys'))}/day`
+  const a = await tablet(browser, path, 'Noor')
+  await a.getByRole('button', { name: 'All here' }).click()
+  await a.getByRole('button', { name: 'Begin the class' }).click()
+  await expect(say(a)).toContainText('Everybody looks here')
+  await a.locator('body').press('Space')
+  await expect(say(a)).toContainText('Wet the paper')
+  await a.locator('body').press('b')
+  await expect(bar(a, 'B', 'Wet the paper')).toHaveAttribute('aria-pressed', 'true')
+  await a.locator('body').press('Enter')
+  await expect(bar(a, 'B', 'Wet the paper')).toContainText(/4:\d\d/)
+  await seat(a, 'Mira').click()
+  await a.locator('body').click({ position: { x: 2, y: 2 } })
+  await a.locator('body').press('h')
+  await expect(seat(a, 'Mira')).toContainText('needs you')
+  await a.locator('body').press('z')
+  await expect(seat(a, 'Mira')).not.toContainText('needs you')
+  // Edda has no piece that may be rubbed: nobody is told to rub it, until a spare is hers.
+  await expect(a.getByText('no piece that may be rubbed: a spare?')).toBeVisible()
+  await seat(a, 'Edda').click()
+  await a.getByRole('button', { name: 'On a spare' }).click()
+  await expect(seat(a, 'Edda')).toContainText('on a spare')
+  await expect(a.getByText('no piece that may be rubbed: a spare?')).toHaveCount(0)
+  await a.context().close()
+})

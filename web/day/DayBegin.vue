@@ -1,0 +1,157 @@
+<script setup lang="ts">
+import { ref } from 'vue'
+import type { DayRoom, DayState } from '#core/day'
+
+/** Before the class begins: who is here, stations and samples looked at, cautions read, the room's air noted; one press begins it. */
+const props = defineProps<{ room: DayRoom; state: DayState; names: ReadonlyMap<string, string>; cautions: readonly string[] }>()
+const emit = defineEmits<{
+  presence: [people: string[], what: 'here' | 'absent']
+  check: [what: string, on: boolean]
+  climate: [celsius: number, humidityPct: number]
+  guest: [table: string]
+  begin: []
+}>()
+const celsius = ref('')
+const humidity = ref('')
+const wrong = ref(false)
+function air() {
+  const [c, h] = [Number(celsius.value.replace(',', '.')), Number(humidity.value.replace(',', '.'))]
+  wrong.value = celsius.value.trim() === '' || humidity.value.trim() === '' || !(c >= -10 && c <= 45 && h >= 0 && h <= 100)
+  if (!wrong.value) emit('climate', c, h)
+}
+const of = (person: string) => props.state.people.find((p) => p.id === person)?.presence
+const unknown = () => props.room.people.filter((p) => p.expected && of(p.id) === 'unknown').map((p) => p.id)
+</script>
+<template>
+  <section class="begin">
+    <div>
+      <div class="head">
+        <h2>{{ $t('Who is here?') }}</h2>
+        <v-btn color="primary" variant="flat" class="big" :disabled="!unknown().length" @click="emit('presence', unknown(), 'here')">{{
+          $t('All here')
+        }}</v-btn>
+        <v-btn class="big" @click="emit('guest', room.tables[0] ?? 'A')">{{ $t('Somebody more') }}</v-btn>
+      </div>
+      <ul class="bare people">
+        <li v-for="p in room.people" :key="p.id">
+          <button
+            type="button"
+            class="plain person"
+            :class="of(p.id)"
+            :aria-pressed="of(p.id) === 'here'"
+            @click="emit('presence', [p.id], of(p.id) === 'here' ? 'absent' : 'here')"
+          >
+            <b>{{ names.get(p.id) }}</b><small
+              >{{ p.seat }},
+              {{
+                of(p.id) === 'here' ? $t('here') : of(p.id) === 'absent' ? $t('not here') : p.expected ? $t('expected') : $t('not expected')
+              }}</small
+            >
+          </button>
+        </li>
+      </ul>
+      <p v-if="state.people.some((p) => p.guest)" class="two">
+        {{ $t('{0} more than the roster', state.people.filter((p) => p.guest).length) }}
+      </p>
+    </div>
+    <div class="checks">
+      <h2>{{ $t('Before it begins') }}</h2>
+      <v-checkbox
+        v-for="c in ['stations', 'samples', 'cautions']"
+        :key="c"
+        :label="{ stations: $t('Stations set out and looked at'), samples: $t('Samples at hand'), cautions: $t('Cautions read out') }[c]"
+        :model-value="state.checks[c] ?? false"
+        @update:model-value="emit('check', c, !!$event)"
+      />
+      <ul class="small">
+        <li v-for="c in cautions" :key="c">{{ c }}</li>
+      </ul>
+      <form class="air" @submit.prevent="air">
+        <label
+          ><span class="label">{{ $t('Air, °C') }}</span
+          ><input v-model="celsius" class="field" inputmode="decimal" :aria-invalid="wrong"
+        /></label>
+        <label
+          ><span class="label">{{ $t('Humidity, %') }}</span
+          ><input v-model="humidity" class="field" inputmode="decimal" :aria-invalid="wrong"
+        /></label>
+        <v-btn type="submit" class="big">{{ $t('Note it') }}</v-btn>
+      </form>
+      <p v-if="wrong" class="stop small" role="alert">{{ $t('Give −10 to 45 °C and 0 to 100 %.') }}</p>
+      <p v-else-if="state.climate.length" class="ok">
+        {{ $t('Noted: {0} °C, {1} %.', state.climate.at(-1)!.celsius, state.climate.at(-1)!.humidityPct) }}
+      </p>
+      <v-btn color="primary" variant="flat" class="big go" @click="emit('begin')">{{ $t('Begin the class') }}</v-btn>
+    </div>
+  </section>
+</template>
+<style scoped>
+.begin {
+  display: grid;
+  grid-template-columns: 1.4fr 1fr;
+  gap: var(--s-6);
+  padding: var(--s-4) 0;
+}
+.head {
+  display: flex;
+  flex-wrap: wrap;
+  gap: var(--s-3);
+  align-items: center;
+  margin-bottom: var(--s-3);
+}
+.big {
+  height: 64px !important;
+}
+.people {
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(150px, 1fr));
+  gap: var(--s-2);
+}
+.person {
+  display: grid;
+  width: 100%;
+  min-height: 64px;
+  align-content: center;
+  padding: 0 var(--s-3);
+  border: 2px dashed var(--edge);
+  border-radius: var(--r-ctl);
+}
+.person b {
+  overflow: hidden;
+  text-overflow: ellipsis;
+  white-space: nowrap;
+}
+.person small {
+  color: var(--text-2);
+}
+.person.here {
+  border: 2px solid var(--ink);
+  background: var(--wash);
+}
+.person.absent {
+  text-decoration: line-through;
+}
+.checks {
+  display: grid;
+  gap: var(--s-2);
+  align-content: start;
+}
+.air {
+  display: grid;
+  grid-template-columns: 1fr 1fr auto;
+  gap: var(--s-2);
+  align-items: end;
+}
+.air .field {
+  width: 100%;
+  min-height: 64px;
+}
+.go {
+  font-size: var(--t-h3);
+}
+@media (max-width: 900px) {
+  .begin {
+    grid-template-columns: minmax(0, 1fr);
+  }
+}
+</style>

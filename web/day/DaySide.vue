@@ -1,0 +1,108 @@
+<script setup lang="ts">
+import { t as tr } from '#core/language'
+import { computed } from 'vue'
+import { offers } from '#core/day'
+import { clockOf } from '#core/house'
+import { sayClock, sayMinute, sayShortDay } from '#core/time'
+import type { Day } from './useDay'
+
+/** Beside the room: what cannot both be true, who is not here yet, who has to wait, what would bring the class back into its time. */
+const props = defineProps<{ day: Day }>()
+const emit = defineEmits<{ here: [person: string]; settle: [event: string]; seat: [person: string] }>()
+const state = computed(() => props.day.state.value!)
+const name = (p: string) => props.day.names.value.get(p) ?? tr('Guest')
+const clock = (at: string) => sayMinute(at, clockOf(props.day.house.value!))
+const late = computed(() =>
+  state.value.people.filter((p) => p.presence === 'absent' && props.day.room.value!.people.some((x) => x.id === p.id && x.expected)),
+)
+const waits = computed(() => props.day.next.value?.notYet ?? [])
+const over = computed(() => (props.day.left.value!.overMin > 0 ? offers(props.day.room.value!, state.value, props.day.now.value) : []))
+const eventOf = (id: string) => props.day.events.value.find((k) => k.id === id)?.e
+const tapSaid = (id: string) => {
+  const e = eventOf(id)
+  if (!e) return ''
+  const what: Record<string, string> = {
+    absent: tr('not here'),
+    left: tr('has left'),
+    home: tr('goes home so'),
+    did: tr('done'),
+    began: tr('begun'),
+    said: tr('begun'),
+  }
+  return `${what[e.kind] ?? e.kind}, ${clock(e.at)}, ${e.actor}`
+}
+</script>
+<template>
+  <div class="side">
+    <section v-for="(c, i) in state.conflicts.slice(0, 3)" :key="i" class="ask" role="alert">
+      <h3>{{ $t('{0}: both cannot be', name(c.person)) }}</h3>
+      <p class="two small">{{ $t('Which tap was wrong? It is taken back, the other stands.') }}</p>
+      <v-btn v-for="e in c.events" :key="e" class="tall" @click="emit('settle', e)">{{ tapSaid(e) }}</v-btn>
+    </section>
+    <section v-if="late.length">
+      <h3>
+        {{ $t('Not here') }} <span class="two small">{{ $t('{0} of {1}', late.length, state.people.length) }}</span>
+      </h3>
+      <p v-for="p in late" :key="p.id" class="row">
+        <b>{{ name(p.id) }}</b>, {{ $t('table {0}', p.table) }}
+        <v-btn class="tall" @click="emit('here', p.id)">{{ $t('Here') }}</v-btn>
+      </p>
+    </section>
+    <section v-if="waits.length">
+      <h3>{{ $t('Not to be rubbed yet') }}</h3>
+      <p v-for="w in waits" :key="w.person" class="row">
+        <button type="button" class="plain link" @click="emit('seat', w.person)">{{ name(w.person) }}</button>
+        <span class="two">{{
+          w.from
+            ? $t('never before {0}', `${sayShortDay(w.from)} ${sayClock(w.from, clockOf(day.house.value!))}`)
+            : $t('no piece that may be rubbed: a spare?')
+        }}</span>
+      </p>
+    </section>
+    <section v-if="over.length">
+      <h3>{{ $t('To be clean in time') }}</h3>
+      <p v-for="o in over.slice(0, 3)" :key="o.stopAfter" class="small">
+        {{ $t('Stop after {0}, the rest at home: clean {1}', $t(o.name).toLowerCase(), clock(o.cleanAt)) }}
+      </p>
+    </section>
+  </div>
+</template>
+<style scoped>
+.side {
+  display: grid;
+  gap: var(--s-3);
+}
+section {
+  border-top: 2px solid var(--text);
+  padding-top: var(--s-2);
+  display: grid;
+  gap: var(--s-1);
+}
+.ask {
+  border-color: var(--watch);
+}
+.ask h3 {
+  color: var(--watch);
+}
+.row {
+  display: flex;
+  flex-wrap: wrap;
+  gap: var(--s-2);
+  align-items: center;
+}
+.row .v-btn {
+  margin-inline-start: auto;
+}
+.tall {
+  height: auto !important;
+  min-height: 56px;
+}
+.tall :deep(.v-btn__content) {
+  white-space: normal;
+}
+.link {
+  min-height: 44px;
+  font-weight: 700;
+  text-decoration: underline;
+}
+</style>

@@ -1,0 +1,40 @@
+import { t as tr } from '#core/language'
+import type { Announcement, DayStage } from '#core/day'
+import { sayMinute, sayShortDay, type Zoned } from '#core/time'
+
+/** What is said aloud: what to do and how to know that it is right. */
+export function words(a: Announcement): string {
+  if (a.kind === 'show') return tr('Everybody looks here: this is how it goes.')
+  const stage = a.stage!
+  if (a.kind === 'begin') return `${tr(stage.name)}. ${tr(stage.pass)}`
+  if (a.kind === 'finish') return tr('Done. Look at it once more, then put it where it may stay.')
+  return a.then ? `${tr('Hands off.')} ${tr(a.then.name)}. ${tr(a.then.pass)}` : tr('Hands off.')
+}
+
+/** What the one tap does. */
+export function deed(a: Announcement): string {
+  if (a.kind === 'show') return tr('Shown to all')
+  const stage = tr(a.stage!.name)
+  if (a.kind === 'begin') return tr('{0}: {1} begins', a.table, stage.toLowerCase())
+  return a.kind === 'stop' ? tr('{0}: hands off', a.table) : tr('{0}: done', a.table)
+}
+/** The time of something to come, with its day where that is not today. */
+export function whenSaid(due: Zoned, now: Zoned, clock: 12 | 24): string {
+  const time = sayMinute(due, clock)
+  return due.slice(0, 10) === now.slice(0, 10) ? time : `${sayShortDay(due)} ${time}`
+}
+/** In a few words, for the lines to come. */
+export function line(a: Announcement): string {
+  if (a.kind === 'show') return tr('show all')
+  if (a.kind === 'begin') return tr('to {0}: {1}', a.table, tr(a.stage!.name).toLowerCase())
+  return a.kind === 'stop' ? tr('to {0}: hands off, let it dry', a.table) : tr('to {0}: done', a.table)
+}
+export const stageWord = (s: DayStage | null): string => (s ? tr(s.name) : tr('Done'))
+
+/** "6:12" to go, or "0:20 ago". */
+export function timer(minutes: number): string {
+  const s = Math.floor(Math.abs(minutes) * 60 + 1e-6)
+  const [h, m] = [Math.floor(s / 3600), Math.floor(s / 60) % 60]
+  const text = h > 0 ? `${h}:${String(m).padStart(2, '0')} h` : `${m}:${String(s % 60).padStart(2, '0')}`
+  return minutes < 0 ? tr('{0} ago', text) : text
+}

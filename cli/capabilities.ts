@@ -10,6 +10,7 @@ import { cutStock, stockInput } from '#core/stock'
 import { gangSheets, sheetsInput } from '#core/sheets'
 import { planInput, planWorkshop } from '#core/plan'
 import { rehearsalInput, rehearse } from '#core/rehearsal'
+import { dayAnswer, dayInput } from '#core/day'
 import { planRoom, roomInput } from '#core/room'
 import { sayPlan } from '#core/phrases'
 
@@ -60,6 +61,7 @@ export const capabilities: Record<string, Run> = {
     const budget = ms === undefined ? {} : { steps: steps ?? Infinity, enough: within(ms), enoughMore: () => within(ms) }
     return planRoom(read, { ...(steps !== undefined && { steps }), ...(seed !== undefined && { seed }), ...budget })
   },
+  day: capability(dayInput, dayAnswer),
   rehearsal: (input, { seed }) => rehearse(readInput(rehearsalInput, input), seed === undefined ? {} : { seed }),
   plan: capability(planInput, (i) => {
     const { evidence, ...rest } = i

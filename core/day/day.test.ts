@@ -1,9 +1,24 @@
 import fc from 'fast-check'
 import { describe, expect, it, test } from 'vitest'
 import * as v from 'valibot'
-import { dayEvent, dayRoom, factsOf, foldDay, liveEvents, offers, replan, sayNext, tablesDay, type DayEvent, type DayKind } from '#core/day'
+import {
+  dayAnswer,
+  dayInput,
+  dayEvent,
+  dayRoom,
+  factsOf,
+  foldDay,
+  liveEvents,
+  offers,
+  replan,
+  sayNext,
+  tablesDay,
+  type DayEvent,
+  type DayKind,
+} from '#core/day'
 import { demoHouses, demoWorkshops } from '#core/demo'
 import { planWorkshop } from '#core/plan'
+import { BadInput, readInput } from '#core/reasons'
 import { addMinutes, minutesBetween, readInstant } from '#core/time'
 import { applyChanges, type Workshop } from '#core/workshop'
 
@@ -394,6 +409,20 @@ describe('what happened becomes the document', () => {
     const plain = (w: Workshop) => [...w.pieces].sort((a, b) => (a.id < b.id ? -1 : 1))
     expect(plain(back)).toEqual(plain(moths))
   })
+})
+
+describe('the day by the command line', () => {
+  const input = { workshop: moths, house, session, events: [tap(30, 'said', { cue: 'show' }), did(52, 'rub1', table('B'))], now: at(55) }
+  it('answers with state, tables, what is due and what to say next', () => {
+    const a = dayAnswer(readInput(dayInput, input))
+    expect(a.pieces.filter((p) => p.state === 'rub-1')).toHaveLength(table('B').length)
+    expect(a.tables.find((t) => t.table === 'B')).toMatchObject({ doing: true, until: at(64) })
+    expect(a.say[0]).toMatchObject({ kind: 'begin', stage: stage('wet') })
+    expect(a.notYet.map((x) => x.person)).toEqual([who('Edda')])
+    expect([a.conflicts, a.overMin < 0, a.offers]).toEqual([[], true, []])
+  })
+  it('a class that is not there is bad input', () =>
+    expect(() => dayAnswer(readInput(dayInput, { ...input, session: 'x' }))).toThrow(BadInput))
 })
 
 describe('an event', () => {

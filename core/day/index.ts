@@ -4,3 +4,4 @@ export { foldDay, type Conflict, type DayState, type PersonDay, type PieceDay } 
 export { earliestNext, isHere, offers, replan, routesOf, type Replan } from './replan'
 export { sayNext, tablesDay, type Announcement, type NotYet, type TableDay } from './next'
 export { factsOf } from './facts'
+export { dayAnswer, dayInput } from './answer'

@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { ref } from 'vue'
+import { t as tr } from '#core/language'
+import { computed, ref } from 'vue'
 import { outcomes, type DayState, type Outcome } from '#core/day'
 import { stateWord } from '#core/phrases'
 import PieceToken from '../ui/PieceToken.vue'
@@ -15,8 +16,15 @@ const emit = defineEmits<{
 }>()
 const mark = ref<Outcome>('good')
 const text = ref('')
-const open = () =>
-  props.state.pieces.filter((p) => p.outcome === null && props.state.people.some((x) => x.id === p.person && x.presence !== 'absent'))
+const words = computed((): Record<Outcome, string> => ({
+  good: tr('good'),
+  hazy: tr('hazy'),
+  bald: tr('bald'),
+  torn: tr('torn'),
+  redone: tr('redone'),
+}))
+const here = computed(() => props.state.pieces.filter((p) => props.state.people.some((x) => x.id === p.person && x.presence !== 'absent')))
+const open = () => here.value.filter((p) => p.outcome === null)
 function note() {
   if (text.value.trim()) emit('note', text.value.trim())
   text.value = ''
@@ -37,7 +45,7 @@ function note() {
           :class="{ on: mark === o }"
           @click="mark = o"
         >
-          {{ { good: $t('good'), hazy: $t('hazy'), bald: $t('bald'), torn: $t('torn'), redone: $t('redone') }[o] }}
+          {{ words[o] }}
         </button>
         <v-btn
           class="big"
@@ -53,16 +61,12 @@ function note() {
         >
       </div>
       <ul class="bare pieces">
-        <li v-for="p in state.pieces.filter((x) => state.people.some((y) => y.id === x.person && y.presence !== 'absent'))" :key="p.id">
+        <li v-for="p in here" :key="p.id">
           <button type="button" class="plain piece" :class="{ marked: p.outcome }" @click="emit('outcome', [p.id], mark)">
             <PieceToken :state="p.state" :size="34" />
             <span
               ><b>{{ names.get(p.person) ?? $t('Guest') }}</b
-              ><small>{{
-                p.outcome
-                  ? { good: $t('good'), hazy: $t('hazy'), bald: $t('bald'), torn: $t('torn'), redone: $t('redone') }[p.outcome]
-                  : stateWord(p.state)
-              }}</small></span
+              ><small>{{ p.outcome ? words[p.outcome] : stateWord(p.state) }}</small></span
             >
           </button>
         </li>

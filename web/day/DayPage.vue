@@ -3,7 +3,7 @@ import { t as tr } from '#core/language'
 import { useEventListener } from '@vueuse/core'
 import { computed, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
-import type { Announcement, DayStage } from '#core/day'
+import type { Announcement, DayStage, Outcome } from '#core/day'
 import { clockOf } from '#core/house'
 import { cautions } from '#core/recipe'
 import { minutesBetween, sayClock, sayMinute, sayShortDay } from '#core/time'
@@ -51,6 +51,10 @@ const notYet = computed(() => {
     : tr('Nobody knows of a piece that may be rubbed: a spare?')
 })
 const clock = (at: string) => sayMinute(at, clockOf(house.value!))
+const endSaid = computed(() => {
+  const over = left.value!.overMin
+  return over > 0 ? tr('clean {0} after the room ends', day.say.value!.minutes(over)) : tr('room ends {0}', clock(session.value!.to))
+})
 const done = computed(() => left.value && clock(left.value.doneAt))
 const hands = computed(() =>
   [...new Set(plan.value?.stages.flatMap((s) => s.cautions) ?? [])]
@@ -85,6 +89,11 @@ const past = (a: Announcement) =>
   tap({ kind: 'began', subject: { kind: 'table', id: a.table }, value: { stage: a.then!.id, people: a.people } })
 const presence = (people: readonly string[], what: 'here' | 'absent' | 'left') =>
   tap(...people.map((p) => ({ kind: what, subject: onPerson(p), value: {} }) as const))
+const outcome = (list: readonly string[], how: Outcome) =>
+  tap(...list.map((p) => ({ kind: 'outcome', subject: { kind: 'piece', id: p }, value: { how } }) as const))
+const did = (s: DayStage) => tap({ kind: 'did', subject: onPerson(seat.value!), value: { stage: s.id, people: [seat.value!] } })
+const needs = (what: 'you' | 'patch' | null) =>
+  onPieces((subject) => (what ? { kind: 'needs', subject, value: { what } } : { kind: 'helped', subject, value: {} }))
 const pick = (t: string) => {
   seat.value = undefined
   table.value = t
@@ -135,11 +144,7 @@ useEventListener(
       @leave="leave"
     >
       <b>{{ $t('Done about {0}', done) }}</b> <SourceMark mark="E" /><br />
-      <span :class="left.overMin > 0 ? 'stop' : 'two'">{{
-        left.overMin > 0
-          ? $t('clean {0} after the room ends', day.say.value!.minutes(left.overMin))
-          : $t('room ends {0}', clock(session.to))
-      }}</span>
+      <span :class="left.overMin > 0 ? 'stop' : 'two'">{{ endSaid }}</span>
     </DayHead>
     <DayBegin
       v-if="!state.begunAt"
@@ -159,7 +164,7 @@ useEventListener(
       :names="names"
       :sheets="`/api/workshops/${id}/take-home.pdf`"
       :undone="undone"
-      @outcome="(list, how) => tap(...list.map((p) => ({ kind: 'outcome', subject: { kind: 'piece', id: p }, value: { how } }) as const))"
+      @outcome="outcome"
       @check="(what, on) => tap({ kind: 'check', value: { what, on } })"
       @note="(text) => tap({ kind: 'note', value: { text } })"
       @back="ending = false"
@@ -176,7 +181,7 @@ useEventListener(
             @seat="pickSeat"
           />
         </div>
-        <div class="side">
+        <div class="beside">
           <DaySay :say="say" :now="now" :house="house" @said="said" @skip="(a) => tap({ kind: 'skip', value: { cue: a.cue } })" />
           <DaySide
             :day="day"
@@ -198,10 +203,8 @@ useEventListener(
           @next="said"
           @past="past"
           @presence="(what) => presence([seat!], what)"
-          @did="(s) => tap({ kind: 'did', subject: onPerson(seat!), value: { stage: s.id, people: [seat!] } })"
-          @needs="
-            (what) => onPieces((subject) => (what ? { kind: 'needs', subject, value: { what } } : { kind: 'helped', subject, value: {} }))
-          "
+          @did="did"
+          @needs="needs"
           @spare="onPieces((subject) => ({ kind: 'spare', subject, value: {} }))"
           @home="onPieces((subject) => ({ kind: 'home', subject, value: {} }))"
           >{{ nextOf(chosen) ? deed(nextOf(chosen)!) : '' }}</DayActions

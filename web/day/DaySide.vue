@@ -17,6 +17,10 @@ const late = computed(() =>
 )
 const waits = computed(() => props.day.next.value?.notYet ?? [])
 const over = computed(() => (props.day.left.value!.overMin > 0 ? offers(props.day.room.value!, state.value, props.day.now.value) : []))
+const waitSaid = (from: string | null) =>
+  from
+    ? tr('never before {0}', `${sayShortDay(from)} ${sayClock(from, clockOf(props.day.house.value!))}`)
+    : tr('no piece that may be rubbed: a spare?')
 const eventOf = (id: string) => props.day.events.value.find((k) => k.id === id)?.e
 const tapSaid = (id: string) => {
   const e = eventOf(id)
@@ -44,7 +48,10 @@ const tapSaid = (id: string) => {
         {{ $t('Not here') }} <span class="two small">{{ $t('{0} of {1}', late.length, state.people.length) }}</span>
       </h3>
       <p v-for="p in late" :key="p.id" class="row">
-        <b>{{ name(p.id) }}</b>, {{ $t('table {0}', p.table) }}
+        <span
+          ><b>{{ name(p.id) }}</b
+          >, {{ $t('table {0}', p.table) }}</span
+        >
         <v-btn class="tall" @click="emit('here', p.id)">{{ $t('Here') }}</v-btn>
       </p>
     </section>
@@ -52,11 +59,7 @@ const tapSaid = (id: string) => {
       <h3>{{ $t('Not to be rubbed yet') }}</h3>
       <p v-for="w in waits" :key="w.person" class="row">
         <button type="button" class="plain link" @click="emit('seat', w.person)">{{ name(w.person) }}</button>
-        <span class="two">{{
-          w.from
-            ? $t('never before {0}', `${sayShortDay(w.from)} ${sayClock(w.from, clockOf(day.house.value!))}`)
-            : $t('no piece that may be rubbed: a spare?')
-        }}</span>
+        <span class="two">{{ waitSaid(w.from) }}</span>
       </p>
     </section>
     <section v-if="over.length">

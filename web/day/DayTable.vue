@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t as tr } from '#core/language'
 import { computed } from 'vue'
 import type { DayState, TableDay } from '#core/day'
 import { stateWord } from '#core/phrases'
@@ -18,20 +19,24 @@ const props = defineProps<{
 }>()
 const emit = defineEmits<{ table: []; seat: [person: string] }>()
 const all = computed(() => props.state.people.filter((p) => p.table === props.t.table))
+const words = computed((): Record<string, string> => ({
+  you: tr('needs you'),
+  patch: tr('patch it'),
+  absent: tr('not here'),
+  left: tr('has left'),
+  home: tr('goes home so'),
+}))
 const seats = computed(() =>
   all.value.map((p) => {
     const pieces = props.state.pieces.filter((x) => x.person === p.id)
     const needs = pieces.find((x) => x.needs)?.needs
     const home = pieces.length > 0 && pieces.every((x) => x.home)
     const word = p.presence === 'absent' ? 'absent' : p.presence === 'left' ? 'left' : home ? 'home' : needs ? needs : ''
-    return {
-      p,
-      piece: pieces[0],
-      name: p.guest ? '' : (props.names.get(p.id) ?? ''),
-      word,
-      spare: pieces.some((x) => x.spares > 0),
-      early: pieces.some((x) => x.rubbedEarly),
-    }
+    const piece = pieces[0]
+    const spare = pieces.some((x) => x.spares > 0)
+    const said = words.value[word] ?? (spare ? tr('on a spare') : piece ? stateWord(piece.state) : '')
+    const watch = word === 'you' || word === 'patch' || pieces.some((x) => x.rubbedEarly)
+    return { p, piece, name: p.guest ? '' : (props.names.get(p.id) ?? ''), word, said, watch }
   }),
 )
 const half = computed(() => Math.ceil(seats.value.length / 2))
@@ -57,24 +62,7 @@ const share = computed(() => {
         <span v-if="s.word === 'absent'" class="empty" aria-hidden="true" />
         <PieceToken v-else-if="s.piece" :state="s.piece.state" :size="40" />
         <span class="who"
-          ><b>{{ s.name || $t('Guest') }}</b>
-          <small :class="{ watch: s.word === 'you' || s.word === 'patch' || s.early }">{{
-            s.word === 'you'
-              ? $t('needs you')
-              : s.word === 'patch'
-                ? $t('patch it')
-                : s.word === 'absent'
-                  ? $t('not here')
-                  : s.word === 'left'
-                    ? $t('has left')
-                    : s.word === 'home'
-                      ? $t('goes home so')
-                      : s.spare
-                        ? $t('on a spare')
-                        : s.piece
-                          ? stateWord(s.piece.state)
-                          : ''
-          }}</small></span
+          ><b>{{ s.name || $t('Guest') }}</b> <small :class="{ watch: s.watch }">{{ s.said }}</small></span
         >
       </button>
     </div>

@@ -20,7 +20,7 @@ const fontsFirst: Plugin = {
 }
 
 /** Parts of the control library that its buttons and fields bring along and nothing here uses: turning wheels and bars in controls (no
- *  control here has `loading`), the calendar behind date pickers (there are none), ripples (switched off in app/theme). Left out, the first page is 12 kB lighter. */
+ *  control here has `loading`), the calendar behind date pickers (there are none), ripples (switched off in app/theme), scrolling by the library. Left out, the first page is 12 kB lighter. */
 const unused: Plugin = {
   name: 'unused-parts',
   enforce: 'pre',
@@ -29,11 +29,12 @@ const unused: Plugin = {
     const isButton = /VBtn\/VBtn\.js$/.test(importer) && source.includes('VProgressCircular')
     const isDate = /composables\/date\/date\.js$/.test(importer) && source.includes('adapters/vuetify')
     const isRipple = importer.includes('/vuetify/') && source.endsWith('directives/ripple/index.js')
-    return isLoader || isButton || isDate || isRipple ? '\0unused-parts' : null
+    const isGoTo = /vuetify\/lib\/framework\.js$/.test(importer) && source.endsWith('composables/goto.js')
+    return isLoader || isButton || isDate || isRipple || isGoTo ? '\0unused-parts' : null
   },
   load: (id) =>
     id === '\0unused-parts'
-      ? 'export default {}; export const VProgressLinear = () => null; export const VProgressCircular = () => null; export class VuetifyDateAdapter {}'
+      ? 'export default {}; export const createGoTo = () => ({}); export const GoToSymbol = Symbol(); export const VProgressLinear = () => null; export const VProgressCircular = () => null; export class VuetifyDateAdapter {}'
       : null,
 }
 

@@ -1,5 +1,6 @@
 import { chromium } from '@playwright/test'
 import { chromiumOptions } from '../e2e/chromium'
+import { own } from '../e2e/own'
 import setup from '../e2e/setup'
 
 /** name, path, and where it differs: dark, narrow, what to do first. */
@@ -21,12 +22,39 @@ const shots: { name: string; path: string; dark?: boolean; narrow?: boolean; lan
   { name: 'clinic', path: '/w/moths-of-the-marsh/clinic', press: ['bald spot'] },
   { name: 'craft', path: '/craft/gesso-ground' },
   { name: 'recipes', path: '/house/saltbox/recipes', press: ['Next version'] },
-  { name: 'safety', path: '/w/heron-pages/safety' },
   { name: 'house', path: '/house/saltbox' },
 ]
 
 const stop = await setup()
 const browser = await chromium.launch(chromiumOptions)
+
+/** The demo's second class as if it were today, run as far as the first round. */
+async function day(): Promise<void> {
+  const page = await browser.newPage({ viewport: { width: 1280, height: 800 } })
+  const sessions = (s: { id: string }[]) =>
+    s.map((x, i) => ({ ...x, id: `day-${i + 1}`, room: '', ...(i === 1 && { date: '2026-05-15', start: '14:16', end: '17:01' }) }))
+  await own(page, 'day', (w) => ({ title: w.title, sessions: sessions(w.sessions), pieces: w.pieces }))
+  await page.addInitScript(() => localStorage.setItem('imprenta.actor', 'Noor'))
+  await page.goto(`${process.env['IMPRENTA_URL']}/w/day/day`)
+  await page.getByRole('button', { name: 'All here' }).click()
+  await page.getByRole('button', { name: /^Hanne/ }).click()
+  await page.getByRole('button', { name: 'Begin the class' }).click()
+  const say = page.getByRole('region', { name: 'Say next' }).getByRole('button').first()
+  for (let i = 0; i < 3; i++) {
+    await say.click()
+    await page.waitForTimeout(300)
+  }
+  const seat = (name: string) => page.getByRole('button', { name: new RegExp(`^${name} `) })
+  await seat('Joss').click()
+  await page.getByRole('button', { name: 'Needs you' }).click()
+  await seat('Beck').click()
+  await page.getByRole('button', { name: 'Wet the paper: done' }).click()
+  await page.getByRole('button', { name: 'Rub, round 1: done' }).click()
+  await page.getByRole('button', { name: /^Table C/ }).click()
+  await page.waitForTimeout(900)
+  await page.screenshot({ path: 'docs/screenshots/day.png' })
+  await page.close()
+}
 for (const s of shots) {
   const page = await browser.newPage({ viewport: s.narrow ? { width: 390, height: 844 } : { width: 1280, height: 800 } })
   await page.addInitScript(
@@ -46,6 +74,7 @@ for (const s of shots) {
   await page.close()
   console.log(`docs/screenshots/${s.name}.png`)
 }
+await day()
 await browser.close()
 stop()
 process.exit(0)

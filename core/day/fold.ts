@@ -1,4 +1,4 @@
-import { addMinutes, inZone, readInstant, type Zoned } from '#core/time'
+import { addMinutes, instantAt, readInstant, type Zoned } from '#core/time'
 import type { PieceState } from '#core/recipe'
 import type { DayPerson, DayRoom, DayStage } from './dayRoom'
 import { liveEvents, type DayEvent, type Outcome } from './events'
@@ -237,18 +237,6 @@ const begun = (p: Pick<DayPerson, 'id' | 'seat' | 'table'>): PersonDay => ({
   ...{ id: p.id, seat: p.seat, table: p.table, guest: false, presence: 'unknown' as const },
   ...{ at: 0, doing: false, since: null, done: {} },
 })
-
-const shown = new Map<string, Zoned>()
-function instantAt(ms: number, zone: string): Zoned {
-  const second = Math.floor(ms / 1000) * 1000
-  const key = `${second} ${zone}`
-  let at = shown.get(key)
-  if (!at) {
-    if (shown.size > 20_000) shown.clear()
-    shown.set(key, (at = inZone(`${new Date(second).toISOString().slice(0, 19)}+00:00[UTC]`, zone)))
-  }
-  return at
-}
 
 /** The way that most people have. */
 export function commonRoute(room: Pick<DayRoom, 'people'>): DayStage[] {

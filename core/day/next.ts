@@ -103,7 +103,7 @@ function stepOf(
   if (own.bound === 'cure' && minutesBetween(room.to, own.at) > 0) return { waits: next, from: own.at }
   const before = route[k - 1]
   const doneAt = before ? (p.done[before.id]?.doneAt ?? (p.doing ? addMinutes(p.since!, before.minutes) : null)) : null
-  const until = before?.mostMin != null && doneAt ? addMinutes(doneAt, before.mostMin) : null
+  const until = before && before.mostMin !== null && doneAt ? addMinutes(doneAt, before.mostMin) : null
   return { p, kind: 'begin', stage: next, then: route[k + 1] ?? null, due, neverBefore: bound, until }
 }
 

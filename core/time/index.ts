@@ -1,4 +1,4 @@
-export { inZone, instant, readInstant, showInstant, addMinutes, minutesBetween, secondOf, type Zoned } from './instant'
+export { inZone, instant, instantAt, readInstant, showInstant, addMinutes, minutesBetween, secondOf, type Zoned } from './instant'
 export { placeLocal, isTimeZone, isDate, isClock, addDays, weekdayOf, dateOf, clockOf, type LocalMoment, type Placed } from './local'
 export { lastOpenBefore, openSpans, wakingFrom, type Hours, type Span, type Weekday, weekdays } from './opening'
 export { sayClock, sayMinute, sayDay, sayDayClock, sayShortDay, roundUpToHour } from './say'

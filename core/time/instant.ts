@@ -31,6 +31,10 @@ export const addMinutes = (at: Zoned, minutes: number): Zoned => {
 /** Elapsed minutes from a to b; negative when b is before a. */
 export const minutesBetween = (a: Zoned, b: Zoned): number => (readInstant(b).epochMilliseconds - readInstant(a).epochMilliseconds) / 60_000
 
+/** An instant from milliseconds since 1970, to the second, in a zone. */
+export const instantAt = (ms: number, zone: string): Zoned =>
+  showInstant(Temporal.Instant.fromEpochMilliseconds(Math.floor(ms / 1000) * 1000).toZonedDateTimeISO(zone))
+
 /** The whole second an instant falls in. */
 export const secondOf = (at: Zoned): number => Math.floor(readInstant(at).epochMilliseconds / 1000)
 

@@ -83,7 +83,7 @@ watch([() => workshop.value?.title, () => route.name], ([title]) => (document.ti
         <b>{{ $t('A newer version of Imprenta is here.') }}</b> {{ $t('What you typed is kept.') }}
         <v-btn @click="goOn">{{ $t('Go on with it') }}</v-btn>
       </section>
-      <div id="main" tabindex="-1" class="main">
+      <div id="main" tabindex="-1" class="main" :class="{ alone }">
         <router-view v-if="alone || (desk.ready && !(id && desk.coming(id)))" />
         <main v-else-if="desk.failed && !desk.ready" class="wait">
           <h2>{{ $t('The server does not answer') }}</h2>
@@ -128,6 +128,9 @@ watch([() => workshop.value?.title, () => route.name], ([title]) => (document.ti
   flex-direction: column;
   outline: none !important;
   padding-bottom: 60px;
+}
+.main.alone {
+  padding-bottom: 0;
 }
 .news {
   background: var(--watch-wash);

@@ -4,7 +4,7 @@ import { computed, ref, shallowRef, watch, type Ref } from 'vue'
 import { dayRoom, foldDay, replan, sayNext, tablesDay, type DayEvent, type DayKind, type ValueOf } from '#core/day'
 import type { House } from '#core/house'
 import { planWorkshop, type Plan } from '#core/plan'
-import { inZone, minutesBetween, type Zoned } from '#core/time'
+import { instantAt, minutesBetween } from '#core/time'
 import { seatNames, type Workshop } from '#core/workshop'
 import { useDesk } from '../app/desk'
 import { dayKey, keptDay, type KeptEvent } from './keptDay'
@@ -52,8 +52,7 @@ export function useDay(id: Ref<string>, asked: Ref<string>) {
   const clock = ref(Date.now())
   useIntervalFn(() => (clock.value = Date.now()), 1000)
   const zone = computed(() => house.value?.timeZone ?? 'UTC')
-  const instantOf = (ms: number): Zoned =>
-    inZone(`${new Date(Math.floor(ms / 1000) * 1000).toISOString().slice(0, 19)}+00:00[UTC]`, zone.value)
+  const instantOf = (ms: number) => instantAt(ms, zone.value)
   const now = computed(() => instantOf(clock.value - skew.value))
 
   /** The plan as of the class's begin: what is late or early meanwhile is the day's. */

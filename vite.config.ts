@@ -57,7 +57,7 @@ const withoutNet: Plugin = {
         skipWaiting: false,
         clientsClaim: true,
         navigateFallback: '/index.html',
-        navigateFallbackAllowlist: [/^\/w\/[^/]+\/day(\/|$)/],
+        navigateFallbackAllowlist: [/^\/w\/[^/]+\/(day|wall|helper)(\/|$)/],
       })
       if (count === 0) throw new Error('nothing was built for the service worker')
     },

@@ -122,6 +122,22 @@ test('the day by keys: a letter chooses the table, Enter does what is next for i
   await expect(seat(a, 'Mira')).toContainText('needs you')
   await a.locator('body').press('z')
   await expect(seat(a, 'Mira')).not.toContainText('needs you')
+  // The wall has the tables and whole minutes, no name; a helper's phone its own tables, and what is tapped there is here.
+  const wall = await tablet(browser, path.replace('/day', '/wall'), 'Wall')
+  await expect(wall.getByRole('listitem').filter({ hasText: 'B' }).first()).toContainText(/Wet the paper\s*[1-5]\s*min/)
+  for (const name of ['Mira', 'Edda', 'Hanne']) await expect(wall.locator('main')).not.toContainText(name)
+  expect(await axe(wall)).toEqual([])
+  const phone = await tablet(browser, `${path.replace('/day', '/helper')}?tables=D,E`, 'Bram')
+  await expect(phone.getByRole('heading', { name: 'tables D E' })).toBeVisible()
+  await expect(phone.getByRole('button', { name: /^Table A/ })).toHaveCount(0)
+  await phone.getByRole('button', { name: 'D: wet the paper begins' }).click()
+  await expect(bar(a, 'D', 'Wet the paper')).toContainText(/4:\d\d/)
+  await seat(phone, 'Petra').click()
+  await phone.getByRole('button', { name: 'Needs the instructor' }).click()
+  await expect(seat(a, 'Petra')).toContainText('needs you')
+  expect(await axe(phone)).toEqual([])
+  await Promise.all([wall.context().close(), phone.context().close()])
+
   // Edda has no piece that may be rubbed: nobody is told to rub it, until a spare is hers.
   await expect(a.getByText('no piece that may be rubbed: a spare?')).toBeVisible()
   await seat(a, 'Edda').click()

@@ -87,4 +87,13 @@ export const day: Record<string, string> = {
   'to {0}: done': 'a {0}: hecho',
   '{0} ago': 'hace {0}',
   'show all': 'enseñar a todos',
+  'Needs the instructor': 'Necesita al monitor',
+  'next: {0}': 'después: {0}',
+  'not begun': 'sin empezar',
+  'For the wall': 'Para la pared',
+  'It begins at {0}.': 'Empieza a las {0}.',
+  'Next, table {0}': 'Después, mesa {0}',
+  'Next, everybody': 'Después, todos',
+  'counting on without net': 'sigue contando sin red',
+  min: 'min',
 }

@@ -3,7 +3,14 @@ import { ref } from 'vue'
 import type { DayRoom, DayState } from '#core/day'
 
 /** Before the class begins: who is here, stations and samples looked at, cautions read, the room's air noted; one press begins it. */
-const props = defineProps<{ room: DayRoom; state: DayState; names: ReadonlyMap<string, string>; cautions: readonly string[] }>()
+const props = defineProps<{
+  room: DayRoom
+  state: DayState
+  names: ReadonlyMap<string, string>
+  cautions: readonly string[]
+  /** The tables of each helper. */
+  posts: readonly (readonly string[])[]
+}>()
 const emit = defineEmits<{
   presence: [people: string[], what: 'here' | 'absent']
   check: [what: string, on: boolean]
@@ -81,6 +88,12 @@ const unknown = () => props.room.people.filter((p) => p.expected && of(p.id) ===
       <p v-else-if="state.climate.length" class="ok">
         {{ $t('Noted: {0} °C, {1} %.', state.climate.at(-1)!.celsius, state.climate.at(-1)!.humidityPct) }}
       </p>
+      <p class="links">
+        <RouterLink :to="`/w/${room.workshop}/wall/${room.session}`">{{ $t('For the wall') }}</RouterLink>
+        <RouterLink v-for="(p, i) in posts" :key="i" :to="`/w/${room.workshop}/helper/${room.session}?tables=${p.join()}`">{{
+          $t('Helper {0}', i + 1)
+        }}</RouterLink>
+      </p>
       <v-btn color="primary" variant="flat" class="big go" @click="emit('begin')">{{ $t('Begin the class') }}</v-btn>
     </div>
   </section>
@@ -145,6 +158,16 @@ const unknown = () => props.room.people.filter((p) => p.expected && of(p.id) ===
 .air .field {
   width: 100%;
   min-height: 64px;
+}
+.links {
+  display: flex;
+  flex-wrap: wrap;
+  gap: var(--s-4);
+}
+.links a {
+  min-height: 44px;
+  display: grid;
+  align-items: center;
 }
 .go {
   font-size: var(--t-h3);

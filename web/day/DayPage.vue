@@ -4,9 +4,11 @@ import { useEventListener } from '@vueuse/core'
 import { computed, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import type { Announcement, DayStage, Outcome } from '#core/day'
+import { floorOf, postsFor } from '#core/floor'
 import { clockOf } from '#core/house'
 import { cautions } from '#core/recipe'
 import { minutesBetween, sayClock, sayMinute, sayShortDay } from '#core/time'
+import { tableName } from '#core/workshop'
 import { singleLetters } from '../app/keys'
 import SourceMark from '../ui/SourceMark.vue'
 import DayActions from './DayActions.vue'
@@ -25,7 +27,7 @@ const router = useRouter()
 const id = computed(() => String(route.params['id']))
 const asked = computed(() => String(route.params['session'] ?? ''))
 const day = useDay(id, asked)
-const { workshop, house, plan, session, room, state, left, next, tables, names, now, tap } = day
+const { workshop, house, plan, session, room, state, left, next, tables, names, now, tap, said } = day
 const seat = ref<string>()
 const table = ref<string>()
 const ending = ref(false)
@@ -61,6 +63,12 @@ const hands = computed(() =>
     .slice(0, 6)
     .map((c) => `${tr(cautions[c].where)}: ${tr(cautions[c].text)}`),
 )
+/** Tables shared out to the helpers by the posts on the floor. */
+const posts = computed(() =>
+  postsFor(floorOf(house.value!.floors, session.value!.room), room.value!.tables.length, workshop.value!.group.helpers, []).map((p) =>
+    p.tables.map(tableName),
+  ),
+)
 const undone = computed(() =>
   state
     .value!.people.filter(
@@ -76,14 +84,6 @@ const undone = computed(() =>
 const onPerson = (p: string) => ({ kind: 'person' as const, id: p })
 const onPieces = (what: (subject: { kind: 'piece'; id: string }) => Parameters<typeof tap>[0]) =>
   tap(...pieces.value.map((p) => what({ kind: 'piece', id: p.id })))
-/** What was said is done: the stage begins for those it was for, or their hands are off it. */
-function said(a: Announcement) {
-  const subject = { kind: 'table' as const, id: a.table || 'all' }
-  const bound = a.neverBefore ? { neverBefore: a.neverBefore } : {}
-  if (a.kind === 'begin') return tap({ kind: 'said', subject, value: { cue: a.cue, stage: a.stage!.id, people: a.people, ...bound } })
-  if (a.kind === 'show') return tap({ kind: 'said', value: { cue: a.cue } })
-  tap({ kind: 'said', subject, value: { cue: a.cue } }, { kind: 'did', subject, value: { stage: a.stage!.id, people: a.people } })
-}
 /** No haze: the round is not needed, what comes after it begins. */
 const past = (a: Announcement) =>
   tap({ kind: 'began', subject: { kind: 'table', id: a.table }, value: { stage: a.then!.id, people: a.people } })
@@ -152,6 +152,7 @@ useEventListener(
       :state="state"
       :names="names"
       :cautions="hands"
+      :posts="posts"
       @presence="presence"
       @check="(what, on) => tap({ kind: 'check', value: { what, on } })"
       @climate="(celsius, humidityPct) => tap({ kind: 'climate', value: { celsius, humidityPct } })"

@@ -1,5 +1,6 @@
 import { t as tr } from '#core/language'
-import type { Announcement, DayStage } from '#core/day'
+import type { Announcement, DayStage, TableDay } from '#core/day'
+import { grouped } from '#core/sessions'
 import { sayMinute, sayShortDay, type Zoned } from '#core/time'
 
 /** What is said aloud: what to do and how to know that it is right. */
@@ -30,6 +31,15 @@ export function line(a: Announcement): string {
   return a.kind === 'stop' ? tr('to {0}: hands off, let it dry', a.table) : tr('to {0}: done', a.table)
 }
 export const stageWord = (s: DayStage | null): string => (s ? tr(s.name) : tr('Done'))
+
+/** Tables in a few words by what they are at: "C, D: rub, round 1. A: dry through." */
+export function tablesSaid(tables: readonly TableDay[]): string {
+  const by = grouped(
+    tables.filter((t) => t.people.length > 0),
+    (t) => (t.doing || !t.stage ? stageWord(t.stage) : tr('not begun')),
+  )
+  return [...by].map(([word, list]) => `${list.map((t) => t.table).join(', ')}: ${word.toLowerCase()}.`).join(' ')
+}
 
 /** "6:12" to go, or "0:20 ago". */
 export function timer(minutes: number): string {

@@ -1,7 +1,7 @@
 import { useEventListener, useIntervalFn, useWakeLock } from '@vueuse/core'
 import { uuidv7 } from 'uuidv7'
 import { computed, ref, shallowRef, watch, type Ref } from 'vue'
-import { dayRoom, foldDay, replan, sayNext, tablesDay, type DayEvent, type DayKind, type ValueOf } from '#core/day'
+import { dayRoom, foldDay, replan, sayNext, tablesDay, type Announcement, type DayEvent, type DayKind, type ValueOf } from '#core/day'
 import type { House } from '#core/house'
 import { planWorkshop, type Plan } from '#core/plan'
 import { instantAt, minutesBetween } from '#core/time'
@@ -226,6 +226,14 @@ export function useDay(id: Ref<string>, asked: Ref<string>) {
       return flush()
     })
   }
+  /** What was said is done: the stage begins for those it was for, or their hands are off it. */
+  function said(a: Announcement): void {
+    const subject = { kind: 'table' as const, id: a.table || 'all' }
+    const bound = a.neverBefore ? { neverBefore: a.neverBefore } : {}
+    if (a.kind === 'begin') return tap({ kind: 'said', subject, value: { cue: a.cue, stage: a.stage!.id, people: a.people, ...bound } })
+    if (a.kind === 'show') return tap({ kind: 'said', value: { cue: a.cue } })
+    tap({ kind: 'said', subject, value: { cue: a.cue } }, { kind: 'did', subject, value: { stage: a.stage!.id, people: a.people } })
+  }
   const waiting = computed(() => events.value.filter((x) => !x.sent).length)
   /** The last tap of this device that still stands. */
   const undoable = computed(() => state.value?.last[deviceId()])
@@ -246,6 +254,7 @@ export function useDay(id: Ref<string>, asked: Ref<string>) {
     names,
     now,
     tap,
+    said,
     undo,
     undoable,
     waiting,

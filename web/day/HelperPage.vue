@@ -1,0 +1,130 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import { useRoute } from 'vue-router'
+import { clockOf } from '#core/house'
+import { minutesBetween, sayMinute } from '#core/time'
+import DayTable from './DayTable.vue'
+import { deed, line, whenSaid, words } from './dayWords'
+import { useDay } from './useDay'
+
+/** A helper's phone: their tables, the next words, one big action. */
+const route = useRoute()
+const id = computed(() => String(route.params['id']))
+const asked = computed(() => String(route.params['session'] ?? ''))
+const day = useDay(id, asked)
+const { workshop, house, room, state, next, tables, names, now, tap, said, waiting, online } = day
+const mine = computed(() => {
+  const said = String(route.query['tables'] ?? '')
+    .split(',')
+    .filter(Boolean)
+  return said.length > 0 ? said : (room.value?.tables ?? [])
+})
+const say = computed(() => (next.value?.say ?? []).filter((a) => a.table === '' || mine.value.includes(a.table)))
+const seat = ref<string>()
+const due = (t: string) => say.value.some((a) => a.table === t && minutesBetween(now.value, a.due) <= 0)
+/** The seat that is chosen needs the instructor; without one, everybody of the table that is next. */
+function needs() {
+  const people = seat.value ? [seat.value] : (say.value[0]?.people ?? [])
+  const pieces = state.value!.pieces.filter((p) => people.includes(p.person)).slice(0, seat.value ? 9 : 1)
+  tap(...pieces.map((p) => ({ kind: 'needs', subject: { kind: 'piece', id: p.id }, value: { what: 'you' } }) as const))
+}
+const kept = computed(() => online.value && waiting.value === 0)
+</script>
+<template>
+  <main v-if="!workshop || !house || !room || !state" class="phone" :aria-busy="!day.looked.value">
+    <h1>{{ $t('No class to run') }}</h1>
+  </main>
+  <main v-else class="phone">
+    <header>
+      <div>
+        <h1>{{ $t('tables {0}', mine.join(' ')) }}</h1>
+        <p class="two small">{{ workshop.title }}</p>
+      </div>
+      <b class="clock">{{ sayMinute(now, clockOf(house)) }}</b>
+    </header>
+    <p v-if="!kept" class="watch small">{{ $t('{0} taps kept on this tablet, no net', waiting) }}</p>
+    <p v-if="!state.begunAt" class="words">{{ $t('It begins at {0}.', sayMinute(room.from, clockOf(house))) }}</p>
+    <template v-else>
+      <DayTable
+        v-for="t in tables.filter((x) => mine.includes(x.table))"
+        :key="t.table"
+        v-bind="{ t, state, names, now, seat, chosen: false, due: due(t.table) }"
+        @seat="seat = seat === $event ? undefined : $event"
+      />
+      <section v-if="say[0]" class="card" :aria-label="$t('Say next')">
+        <p>
+          <b class="ink">{{ $t('Say next') }}</b>{{ ' ' }}
+          <span class="two"
+            >{{ say[0].table ? $t('to table {0}', say[0].table) : $t('to all') }}, {{ whenSaid(say[0].due, now, clockOf(house)) }}</span
+          >
+        </p>
+        <p class="words" aria-live="polite">{{ words(say[0]) }}</p>
+      </section>
+      <v-btn v-if="say[0]" class="one" color="primary" variant="flat" @click="said(say[0])">{{ deed(say[0]) }}</v-btn>
+      <p v-else class="words">{{ $t('Nothing is left to say.') }}</p>
+      <div class="answers">
+        <v-btn class="answer" @click="needs">{{ $t('Needs the instructor') }}</v-btn>
+        <v-btn class="answer" :disabled="!say[0]" @click="tap({ kind: 'skip', value: { cue: say[0]!.cue } })">{{ $t('Skip') }}</v-btn>
+      </div>
+      <ul class="bare">
+        <li v-for="a in say.slice(1, 3)" :key="a.cue">
+          <b>{{ whenSaid(a.due, now, clockOf(house)) }}</b> {{ line(a) }}
+        </li>
+      </ul>
+    </template>
+  </main>
+</template>
+<style scoped>
+.phone {
+  width: 100%;
+  max-width: 520px;
+  margin: 0 auto;
+  box-sizing: border-box;
+  padding: var(--s-3) var(--s-page);
+  display: grid;
+  gap: var(--s-3);
+  align-content: start;
+}
+header {
+  display: flex;
+  justify-content: space-between;
+  gap: var(--s-3);
+}
+h1 {
+  font-size: var(--t-h3);
+}
+.clock {
+  font: 800 var(--t-h1) / 1 var(--f-head);
+}
+.card {
+  background: var(--stock);
+  border: 1.5px solid var(--text);
+  padding: var(--s-3);
+  display: grid;
+  gap: var(--s-2);
+}
+.ink {
+  color: var(--ink);
+}
+.words {
+  font: 600 var(--t-h2) / 1.2 var(--f-text);
+}
+.one {
+  height: 92px !important;
+  font-size: var(--t-h2);
+}
+.one :deep(.v-btn__content) {
+  white-space: normal;
+}
+.answers {
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: var(--s-2);
+}
+.answer {
+  height: 66px !important;
+}
+.watch {
+  color: var(--watch);
+}
+</style>

@@ -95,5 +95,4 @@ export const day: Record<string, string> = {
   'Next, table {0}': 'Después, mesa {0}',
   'Next, everybody': 'Después, todos',
   'counting on without net': 'sigue contando sin red',
-  min: 'min',
 }

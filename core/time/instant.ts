@@ -18,7 +18,8 @@ const cache = new Map<string, Temporal.ZonedDateTime>()
 /** Prints to the second, in the instant's own zone. */
 export const showInstant = (at: Temporal.ZonedDateTime): Zoned => {
   const text = at.toString({ smallestUnit: 'second' })
-  cache.set(text, at)
+  // What is read back is what was printed: without the part of a second.
+  cache.set(text, at.epochMilliseconds % 1000 === 0 ? at : at.round({ smallestUnit: 'second', roundingMode: 'floor' }))
   return text
 }
 

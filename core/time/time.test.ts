@@ -8,6 +8,7 @@ import {
   dateOf,
   instant,
   inZone,
+  instantAt,
   isClock,
   isDate,
   isTimeZone,
@@ -63,6 +64,13 @@ describe('instants', () => {
     const before = '2027-03-28T01:30:00+01:00[Europe/Madrid]'
     expect(addMinutes(before, 60)).toBe('2027-03-28T03:30:00+02:00[Europe/Madrid]')
     expect(minutesBetween(before, '2027-03-28T03:30:00+02:00[Europe/Madrid]')).toBe(60)
+  })
+  it('what is printed is what is read back: to the second, no part of one left', () => {
+    const from = '2027-03-04T19:00:00+01:00[Europe/Madrid]'
+    const later = addMinutes(from, 1.0125)
+    expect(later).toBe('2027-03-04T19:01:00+01:00[Europe/Madrid]')
+    expect(minutesBetween(from, later)).toBe(1)
+    expect(minutesBetween(from, instantAt(Date.parse('2027-03-04T18:00:59.999Z'), 'Europe/Madrid'))).toBe(59 / 60)
   })
   it('adding and subtracting minutes agree', () => {
     fc.assert(

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t as tr } from '#core/language'
 import { computed } from 'vue'
 import { useRoute } from 'vue-router'
 import { clockOf } from '#core/house'
@@ -27,6 +28,7 @@ const rows = computed(() =>
     .map((t) => ({
       t,
       piece: mostly(state.value!.pieces.filter((p) => t.people.includes(p.person)).map((p) => p.state)),
+      word: t.doing || !t.stage ? stageWord(t.stage) : tr('next: {0}', stageWord(t.stage).toLowerCase()),
       minutes: t.until ? Math.max(0, Math.ceil(minutesBetween(now.value, t.until))) : null,
       share: t.until && t.since ? Math.min(1, minutesBetween(t.since, now.value) / Math.max(1, minutesBetween(t.since, t.until))) : 0,
     })),
@@ -56,9 +58,9 @@ const share = computed(() => {
         <li v-for="r in rows" :key="r.t.table" :class="{ hands: r.t.doing && r.t.stage?.attended }">
           <b class="letter">{{ r.t.table }}</b>
           <span class="token"><PieceToken :state="r.piece" :size="88" /></span>
-          <b class="stage">{{ r.t.doing || !r.t.stage ? stageWord(r.t.stage) : $t('next: {0}', stageWord(r.t.stage).toLowerCase()) }}</b>
+          <b class="stage">{{ r.word }}</b>
           <span v-if="r.minutes !== null" class="minutes"
-            ><b>{{ r.minutes }}</b> {{ $t('min') }}</span
+            ><b>{{ r.minutes }}</b> min</span
           >
           <i :style="{ inlineSize: `${r.share * 100}%` }" />
         </li>

@@ -33,5 +33,5 @@ it('type has the sizes of the scale, and no others', () => {
   expect(found).toEqual([])
   const used = new Set(Object.values(files).flatMap((text) => text.match(/var\(--t-\w+\)/g) ?? []))
   expect(used.size).toBeGreaterThan(5)
-  expect(used.size).toBeLessThanOrEqual(11)
+  expect(used.size).toBeLessThanOrEqual(15)
 })

@@ -9,6 +9,8 @@ import KitPanel from './KitPanel.vue'
 import PiecePanel from './PiecePanel.vue'
 import PrintSettings from './PrintSettings.vue'
 import SessionsPanel from './SessionsPanel.vue'
+// What the panel fetches when it is shown: here before the test is over.
+import './SeriesFind.vue'
 
 vi.stubGlobal('visualViewport', new EventTarget())
 type Panel = typeof GroupPanel | typeof KitPanel | typeof PiecePanel | typeof PrintSettings | typeof SessionsPanel

@@ -190,6 +190,12 @@ describe('taps become the state', () => {
     expect(early.pieces.find((p) => p.id === piece('Rune'))!.rubbedEarly).toBe(true)
     expect(foldDay(young, [began(60, 'wet', [who('Rune')])]).pieces.find((p) => p.id === piece('Rune'))!.rubbedEarly).toBe(false)
   })
+  it('a stage said done before its time, likewise, to the minute', () => {
+    const young = structuredClone(room)
+    for (const p of young.people) for (const x of p.pieces) x.neverBefore = at(60)
+    const early = (min: number) => foldDay(young, [did(min, 'wet', [who('Rune')])]).pieces.find((p) => p.id === piece('Rune'))!.rubbedEarly
+    expect([early(59), early(60)]).toEqual([true, false])
+  })
   it('nobody, and 10 000 events', () => {
     expect(foldDay({ ...room, people: [] }, [did(1, 'rub1', ['x'])])).toMatchObject({ people: [], pieces: [] })
     const many = Array.from({ length: 10_000 }, (_, i) => tap(i / 100, 'check', { what: `w${i % 50}`, on: i % 2 === 0 }))
@@ -336,6 +342,12 @@ describe('say next follows a class that goes wrong', () => {
     const lines = said(all, min)
     for (const line of expected) expect(lines).toContain(line)
   })
+  it('what was said or skipped is not said again, also where nothing was tapped for it', () => {
+    const events = [shown, began(41, 'rub1', table('B'))]
+    const stop = next(events, 54).say.find((a) => a.kind === 'stop')!
+    for (const kind of ['said', 'skip'] as const)
+      expect(next([...events, tap(54, kind, { cue: stop.cue })], 55).say.map((a) => a.cue)).not.toContain(stop.cue)
+  })
   it('somebody late is told when they can begin, from when they come; the others do not wait', () => {
     const events = [
       shown,
@@ -408,6 +420,16 @@ describe('what happened becomes the document', () => {
     const back = applyChanges<Workshop>(after, factsOf(after, undone))!
     const plain = (w: Workshop) => [...w.pieces].sort((a, b) => (a.id < b.id ? -1 : 1))
     expect(plain(back)).toEqual(plain(moths))
+  })
+})
+
+describe('of pieces that no tap was about', () => {
+  it('nothing is written, however far somebody had them already', () => {
+    const sealed: Workshop = { ...moths, pieces: moths.pieces.map((p, i) => (i === 0 ? { ...p, state: 'sealed' as const } : p)) }
+    const other = dayRoom(sealed, planWorkshop({ workshop: sealed, house, now: from }), session)!
+    expect(factsOf(sealed, foldDay(other, [did(52, 'rub1', [who('Wren')])])).map((c) => c.path)).toEqual([
+      `pieces/${sealed.pieces.find((p) => p.participant === who('Wren'))!.id}`,
+    ])
   })
 })
 

@@ -18,11 +18,22 @@ export function useWorker<T>(
   let worker: Worker | undefined
   let wrapped: Remote<T> | undefined
   let asked = 0
+  /** Rejects when the thread that is at work dies. */
+  let broken: Promise<never> = new Promise(() => undefined)
   const remote = (): Remote<T> => {
     if (!wrapped) {
-      worker = begin()
-      worker.onerror = (e) => (problem.value = e.message || failed)
-      wrapped = wrap<T>(worker)
+      const mine = (worker = begin())
+      wrapped = wrap<T>(mine)
+      broken = new Promise((_, no) => {
+        mine.onerror = (e) => {
+          // A thread that died answers nothing more: the next question begins another.
+          problem.value = e.message || failed
+          mine.terminate()
+          if (worker === mine) worker = wrapped = undefined
+          no(new Error(problem.value))
+        }
+      })
+      broken.catch(() => undefined)
     }
     return wrapped
   }
@@ -30,7 +41,8 @@ export function useWorker<T>(
   async function newest<A>(ask: (remote: Remote<T>) => Promise<A>): Promise<A | undefined> {
     const mine = ++asked
     try {
-      const answer = await ask(remote())
+      const thread = remote()
+      const answer = await Promise.race([ask(thread), broken])
       if (mine !== asked) return undefined
       problem.value = ''
       return answer

@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test'
-import { own } from './own'
+import { own, putAway } from './own'
 import { url as at } from './pages'
 
 test.beforeEach(async ({ page }) => {
@@ -27,4 +27,5 @@ test('errands of all workshops on one page: ticked there, done in the workshop; 
   await expect(moths).toContainText('ready from Fri 8:00 pm, never before Fri 7:10 am')
   const [labels] = await Promise.all([page.waitForEvent('popup'), moths.getByRole('link', { name: 'Labels' }).click()])
   expect(labels.url()).toContain('/api/workshops/moths-of-the-marsh/labels.pdf')
+  await putAway(page, 'errand')
 })

@@ -1,6 +1,6 @@
 import { expect, test, type Browser, type Page } from '@playwright/test'
 import type { Workshop } from '#core/workshop'
-import { own } from './own'
+import { own, putAway } from './own'
 import { axe, url } from './pages'
 
 /** The demo's second class, begun forty minutes ago: now is Friday, 3 pm. */
@@ -98,6 +98,7 @@ test('two tablets run a class from begin to end, one of them without net in the 
   const { events } = (await (await page.request.get(url('/api/day/daytime/daytime-2'))).json()) as { events: { kind: string }[] }
   const count = (kind: string) => events.filter((e) => e.kind === kind).length
   expect([count('here'), count('begin'), count('end'), count('needs'), count('undo'), count('note')]).toEqual([19, 1, 1, 1, 1, 1])
+  await putAway(page, 'daytime')
   await Promise.all([a.context().close(), b.context().close()])
 })
 
@@ -144,5 +145,6 @@ test('the day by keys: a letter chooses the table, Enter does what is next for i
   await a.getByRole('button', { name: 'On a spare' }).click()
   await expect(seat(a, 'Edda')).toContainText('on a spare')
   await expect(a.getByText('no piece that may be rubbed: a spare?')).toHaveCount(0)
+  await putAway(page, 'bykeys')
   await a.context().close()
 })

@@ -90,12 +90,13 @@ watch(
       const other = bench.tried(remedy.changes)?.loads.find((l) => l.sessionId === mine)
       return other ? [{ remedy, input: other.room.input }] : []
     })
+    // Shown when all are known: nothing moves under a finger.
+    const found: Way[] = []
     await finishes(
       candidates.map((c) => c.input),
-      (i, finishMin) => {
-        if (look === looked) ways.value = [...ways.value, { remedy: candidates[i]!.remedy, finishMin }]
-      },
+      (i, finishMin) => void found.push({ remedy: candidates[i]!.remedy, finishMin }),
     )
+    if (look === looked) ways.value = found
   },
   { immediate: true },
 )

@@ -5,3 +5,5 @@ export { earliestNext, isHere, offers, replan, routesOf, type Replan } from './r
 export { sayNext, tablesDay, type Announcement, type NotYet, type TableDay } from './next'
 export { factsOf } from './facts'
 export { dayAnswer, dayInput } from './answer'
+export { noteWithout } from './notes'
+export { missing, piecesHere, unfinished, unmarked } from './who'

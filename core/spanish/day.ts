@@ -45,6 +45,8 @@ export const day: Record<string, string> = {
   'This tablet has no room: keep the page open.': 'Esta tableta no tiene sitio: dejar la página abierta.',
   '{0} taps are on their way': '{0} toques van de camino',
   '{0} taps kept on this tablet, no net': '{0} toques guardados en esta tableta, sin red',
+  '{0} taps the server will not have': '{0} toques que el servidor no admite',
+  'Kept on this tablet. Why?': 'Guardados en esta tableta. ¿Por qué?',
   'Saved here and on the server': 'Guardado aquí y en el servidor',
   'Saved on this tablet, no net': 'Guardado en esta tableta, sin red',
   Dim: 'Atenuar',

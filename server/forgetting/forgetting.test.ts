@@ -92,6 +92,33 @@ describe('erasing names', () => {
       expect(await traces(name), `race ${n}`).toEqual([])
     }
   }, 60_000)
+  it('reaches what was noted on the day, earlier names too; the rest of what was tapped stays as it was', async () => {
+    const person = (await workshop()).group.participants[3]!
+    await change({ path: `group/participants/${person.id}/name`, before: person.name, after: 'Corvina' })
+    await change({ path: `group/participants/${person.id}/name`, before: 'Corvina', after: 'Petrel Sound' })
+    const tap = (seq: number, kind: string, value: object) => ({
+      ...{ id: uuidv7(), workshop: id, session: 's', subject: { kind: 'room', id: 'room' }, kind, value },
+      ...{ at: fixed, device: 'a', seq, skew: 0, actor: 'Noor' },
+    })
+    const taps = [
+      tap(1, 'note', { text: 'Corvina and petrel sound: two rounds' }),
+      tap(2, 'note', { text: 'fans on' }),
+      tap(3, 'check', { what: 'Corvina', on: true }),
+    ]
+    await server.api.post('/api/day/events').send({ events: taps })
+    await eraseNames()
+    const { events } = (await server.api.get(`/api/day/${id}/s?after=0`)).body
+    expect(events).toEqual([{ ...taps[0], value: { text: '… and …: two rounds' } }, taps[1], taps[2]])
+    await expect(server.pool.query(`update day_event set body = '{}' where id = $1`, [taps[1]!.id])).rejects.toThrow(
+      'stays as it was tapped',
+    )
+    await expect(
+      inTransaction(server.pool, async (db) => {
+        await db.query(`select set_config('imprenta.wiping', 'names', true)`)
+        await db.query(`update day_event set session_id = 'x' where id = $1`, [taps[1]!.id])
+      }),
+    ).rejects.toThrow('stays as it was tapped')
+  })
   it('a command that came again after its names were erased is still the one that was taken', async () => {
     const person = (await workshop()).group.participants[2]!
     const typed = command(id, [{ path: `group/participants/${person.id}/name`, before: person.name, after: 'Halcyon' }])

@@ -1,5 +1,5 @@
-import type { Db } from '../db/query'
-import { run } from '../db/query'
+import { noteWithout } from '#core/day'
+import { many, run, type Db } from '../db/query'
 
 /** What a table that holds something of people gives up: everybody's names in a workshop, and one picture of it. Each table with
  *  personal data stands here once; a test looks for what was planted in every table, listed or not. */
@@ -10,6 +10,11 @@ export interface Wipe {
 }
 
 export const wipes: readonly Wipe[] = [
+  {
+    // First, while the names are known: what somebody noted on the day may say one.
+    table: 'day_event',
+    names: wipeNotes,
+  },
   {
     table: 'participant_name',
     names: (db, workshopId) => run(db, 'delete from participant_name where workshop_id = $1', [workshopId]),
@@ -52,6 +57,33 @@ export const wipes: readonly Wipe[] = [
       run(db, 'update print_job set pdf = null where workshop_id = $1 and pictures @> array[$2]', [workshopId, id]),
   },
 ]
+
+/** Takes names, as they are and as they ever were, out of a class's notes: their taps keep everything else. */
+async function wipeNotes(db: Db, workshopId: string): Promise<void> {
+  const known = await many<{ name: string }>(
+    db,
+    `select name from participant_name where workshop_id = $1
+     union
+     select n.name from command_name n join command c on c.id = n.command_id
+      where c.subject_kind = 'workshop' and c.subject_id = $1 and n.name is not null`,
+    [workshopId],
+  )
+  const notes = await many<{ id: string; text: string }>(
+    db,
+    `select id, body -> 'value' ->> 'text' as text from day_event where workshop_id = $1 and kind = 'note'`,
+    [workshopId],
+  )
+  await run(db, `select set_config('imprenta.wiping', 'names', true)`)
+  for (const { id, text } of notes) {
+    const without = noteWithout(
+      text,
+      known.map((k) => k.name),
+    )
+    if (without !== text)
+      await run(db, `update day_event set body = jsonb_set(body, '{value,text}', to_jsonb($2::text)) where id = $1`, [id, without])
+  }
+  await run(db, `select set_config('imprenta.wiping', '', true)`)
+}
 
 interface Kept {
   id: string

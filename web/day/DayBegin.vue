@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { ref } from 'vue'
-import type { DayRoom, DayState } from '#core/day'
+import { unmarked, type DayRoom, type DayState } from '#core/day'
 
 /** Before the class begins: who is here, stations and samples looked at, cautions read, the room's air noted; one press begins it. */
 const props = defineProps<{
@@ -27,7 +27,7 @@ function air() {
   if (!wrong.value) emit('climate', c, h)
 }
 const of = (person: string) => props.state.people.find((p) => p.id === person)?.presence
-const unknown = () => props.room.people.filter((p) => p.expected && of(p.id) === 'unknown').map((p) => p.id)
+const unknown = () => unmarked(props.room, props.state).map((p) => p.id)
 </script>
 <template>
   <section class="begin">

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { t as tr } from '#core/language'
 import { computed, ref } from 'vue'
-import { outcomes, type DayState, type Outcome } from '#core/day'
+import { outcomes, piecesHere, type DayState, type Outcome } from '#core/day'
 import { stateWord } from '#core/phrases'
 import PieceToken from '../ui/PieceToken.vue'
 
@@ -23,7 +23,7 @@ const words = computed((): Record<Outcome, string> => ({
   torn: tr('torn'),
   redone: tr('redone'),
 }))
-const here = computed(() => props.state.pieces.filter((p) => props.state.people.some((x) => x.id === p.person && x.presence !== 'absent')))
+const here = computed(() => piecesHere(props.state))
 const open = () => here.value.filter((p) => p.outcome === null)
 function note() {
   if (text.value.trim()) emit('note', text.value.trim())

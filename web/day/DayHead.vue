@@ -5,7 +5,16 @@ import { computed } from 'vue'
 import { useTheme } from 'vuetify'
 
 /** The head of the day: which class, the time, when it will be done, what is kept where, undo, dim, leave. */
-const props = defineProps<{ title: string; about: string; now: string; waiting: number; online: boolean; full: boolean; undo: boolean }>()
+const props = defineProps<{
+  title: string
+  about: string
+  now: string
+  waiting: number
+  online: boolean
+  full: boolean
+  undo: boolean
+  refused: readonly string[]
+}>()
 const emit = defineEmits<{ undo: []; leave: [] }>()
 const theme = useTheme()
 function dim() {
@@ -14,8 +23,10 @@ function dim() {
   document.documentElement.dataset['theme'] = on ? 'dark' : 'light'
   localStorage.setItem('imprenta.dark', on ? '1' : '0')
 }
+const good = computed(() => props.online && !props.waiting && !props.full && !props.refused.length)
 const kept = computed(() => {
   if (props.full) return tr('This tablet has no room: keep the page open.')
+  if (props.refused.length > 0) return tr('{0} taps the server will not have', props.refused.length)
   if (props.waiting > 0)
     return props.online ? tr('{0} taps are on their way', props.waiting) : tr('{0} taps kept on this tablet, no net', props.waiting)
   return props.online ? tr('Saved here and on the server') : tr('Saved on this tablet, no net')
@@ -29,9 +40,13 @@ const kept = computed(() => {
     </div>
     <b class="clock">{{ now }}</b>
     <p class="done"><slot /></p>
-    <output class="kept" :class="{ ok: online && !waiting && !full, watch: !online || full }"
+    <output class="kept" :class="{ ok: good, watch: !online || full || refused.length }"
       ><v-icon :icon="online ? mdiCheck : mdiCloudOffOutline" size="20" /> {{ kept }}</output
     >
+    <details v-if="refused.length" class="small">
+      <summary>{{ $t('Kept on this tablet. Why?') }}</summary>
+      <p v-for="(r, i) in refused" :key="i">{{ r }}</p>
+    </details>
     <v-btn class="tall" :disabled="!undo" @click="emit('undo')"><v-icon :icon="mdiUndo" size="20" />&nbsp;{{ $t('Undo') }}</v-btn>
     <v-btn class="tall" @click="dim">{{ $t('Dim') }}</v-btn>
     <v-btn class="tall" @click="emit('leave')">{{ $t('Leave') }}</v-btn>

@@ -3,7 +3,7 @@ import { t as tr } from '#core/language'
 import { useEventListener } from '@vueuse/core'
 import { computed, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
-import type { Announcement, DayStage, Outcome } from '#core/day'
+import { unfinished, type Announcement, type DayStage, type Outcome } from '#core/day'
 import { floorOf, postsFor } from '#core/floor'
 import { clockOf } from '#core/house'
 import { cautions } from '#core/recipe'
@@ -69,17 +69,7 @@ const posts = computed(() =>
     p.tables.map(tableName),
   ),
 )
-const undone = computed(() =>
-  state
-    .value!.people.filter(
-      (p) =>
-        p.presence !== 'absent' &&
-        !p.guest &&
-        (room.value!.people.find((x) => x.id === p.id)?.route.length ?? 0) > p.at &&
-        !state.value!.pieces.some((x) => x.person === p.id && x.home),
-    )
-    .map((p) => names.value.get(p.id) ?? ''),
-)
+const undone = computed(() => unfinished(room.value!, state.value!).map((p) => names.value.get(p.id) ?? ''))
 
 const onPerson = (p: string) => ({ kind: 'person' as const, id: p })
 const onPieces = (what: (subject: { kind: 'piece'; id: string }) => Parameters<typeof tap>[0]) =>
@@ -139,6 +129,7 @@ useEventListener(
       :waiting="day.waiting.value"
       :online="day.online.value"
       :full="day.full.value"
+      :refused="day.refused.value.map((x) => x.refused!)"
       :undo="!!day.undoable.value"
       @undo="day.undo()"
       @leave="leave"

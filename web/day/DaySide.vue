@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { t as tr } from '#core/language'
 import { computed } from 'vue'
-import { offers } from '#core/day'
+import { missing, offers } from '#core/day'
 import { clockOf } from '#core/house'
 import { sayClock, sayMinute, sayShortDay } from '#core/time'
 import type { Day } from './useDay'
@@ -12,9 +12,7 @@ const emit = defineEmits<{ here: [person: string]; settle: [event: string]; seat
 const state = computed(() => props.day.state.value!)
 const name = (p: string) => props.day.names.value.get(p) ?? tr('Guest')
 const clock = (at: string) => sayMinute(at, clockOf(props.day.house.value!))
-const late = computed(() =>
-  state.value.people.filter((p) => p.presence === 'absent' && props.day.room.value!.people.some((x) => x.id === p.id && x.expected)),
-)
+const late = computed(() => missing(props.day.room.value!, state.value))
 const waits = computed(() => props.day.next.value?.notYet ?? [])
 const over = computed(() => (props.day.left.value!.overMin > 0 ? offers(props.day.room.value!, state.value, props.day.now.value) : []))
 const waitSaid = (from: string | null) =>

@@ -29,6 +29,7 @@ function needs() {
   tap(...pieces.map((p) => ({ kind: 'needs', subject: { kind: 'piece', id: p.id }, value: { what: 'you' } }) as const))
 }
 const kept = computed(() => online.value && waiting.value === 0)
+const refused = computed(() => day.refused.value.length)
 </script>
 <template>
   <main v-if="!workshop || !house || !room || !state" class="phone" :aria-busy="!day.looked.value">
@@ -42,7 +43,8 @@ const kept = computed(() => online.value && waiting.value === 0)
       </div>
       <b class="clock">{{ sayMinute(now, clockOf(house)) }}</b>
     </header>
-    <p v-if="!kept" class="watch small">{{ $t('{0} taps kept on this tablet, no net', waiting) }}</p>
+    <p v-if="refused" class="watch small">{{ $t('{0} taps the server will not have', refused) }}</p>
+    <p v-else-if="!kept" class="watch small">{{ $t('{0} taps kept on this tablet, no net', waiting) }}</p>
     <p v-if="!state.begunAt" class="words">{{ $t('It begins at {0}.', sayMinute(room.from, clockOf(house))) }}</p>
     <template v-else>
       <DayTable

@@ -5,6 +5,7 @@ import type { House } from '#core/house'
 import { phrases } from '#core/phrases'
 import { addMinutes, inZone } from '#core/time'
 import { api } from '../api'
+import { ofDays } from './days'
 import { makeDocuments } from './documents'
 import { makeHeart } from './heart'
 import { makeHistory } from './history'
@@ -86,6 +87,10 @@ export const useDesk = defineStore('desk', () => {
     ready.value = here
     heart.hearTabs(() => void inbox.fetchStale())
     await outbox.flush()
+    if (here)
+      void ofDays((kept) => kept.sweep(now.value.slice(0, 10), (id) => documents.summaries.value.some((w) => w.id === id))).catch(
+        () => undefined,
+      )
     inbox.listen()
     setInterval(() => tick.value++, 30_000)
     setInterval(() => void (state.value.pending.length && outbox.flush()), 3000)
@@ -107,6 +112,7 @@ export const useDesk = defineStore('desk', () => {
     offline: computed(() => state.value.offline),
     pending: computed(() => state.value.pending),
     unsettled: computed(() => state.value.unsettled),
+    erased: computed(() => state.value.erased),
     done: computed(() => state.value.done.map((d) => d.deed)),
     undone: computed(() => state.value.undone.map((d) => d.deed)),
     ...documents,

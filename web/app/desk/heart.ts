@@ -1,6 +1,9 @@
 import { shallowRef, type ShallowRef } from 'vue'
 import { emptyDesk, step, type DeskEvent, type DeskState, type Unsettled } from '#core/desk'
+import { ofDays } from './days'
 import { forgetIn, unsettled } from './queue'
+
+const nothing = () => undefined
 
 /** The state of the desk, and the one way in which it changes: an event at a time, through `core/desk`. */
 export interface Heart {
@@ -26,8 +29,9 @@ export function makeHeart(): Heart {
     state.value = step(before, e)
     if (state.value.unsettled !== before.unsettled) keepUnsettled(before.unsettled, state.value.unsettled)
     if (state.value.erased !== before.erased)
-      forgetting = forgetIn(state.value.erased).catch((e: unknown) =>
-        console.warn('names erased elsewhere may still stand in this browser', e),
+      forgetting = Promise.all([forgetIn(state.value.erased), ofDays((kept) => kept.forget(state.value.erased))]).then(
+        nothing,
+        (e: unknown) => console.warn('names erased elsewhere may still stand in this browser', e),
       )
   }
   return {

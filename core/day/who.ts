@@ -1,0 +1,26 @@
+import type { DayRoom } from './dayRoom'
+import type { DayState, PersonDay, PieceDay } from './fold'
+
+/** Who was expected and was marked as not here: they may still come. */
+export const missing = (room: DayRoom, state: DayState): PersonDay[] =>
+  state.people.filter((p) => p.presence === 'absent' && room.people.some((x) => x.id === p.id && x.expected))
+
+/** Who was expected, or came, and nobody has marked yet. */
+export const unmarked = (room: DayRoom, state: DayState): PersonDay[] =>
+  state.people.filter((p) => p.presence === 'unknown' && room.people.some((x) => x.id === p.id && x.expected))
+
+/** The pieces whose people came, also of those that have left since: what goes out of the door, or onto the shelf. */
+export function piecesHere(state: DayState): PieceDay[] {
+  const away = new Set(state.people.flatMap((p) => (p.presence === 'absent' ? p.id : [])))
+  return state.pieces.filter((p) => !away.has(p.person))
+}
+
+/** Who came, has not come to the end of their way, and none of whose pieces goes home as it is. */
+export const unfinished = (room: DayRoom, state: DayState): PersonDay[] =>
+  state.people.filter(
+    (p) =>
+      !p.guest &&
+      p.presence !== 'absent' &&
+      (room.people.find((x) => x.id === p.id)?.route.length ?? 0) > p.at &&
+      !state.pieces.some((x) => x.person === p.id && x.home),
+  )

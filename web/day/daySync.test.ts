@@ -1,0 +1,187 @@
+import 'fake-indexeddb/auto'
+import { afterEach, beforeEach, expect, describe, it, vi } from 'vitest'
+import type { DayEvent } from '#core/day'
+import { keptDay, dayKey, type Pack } from './keptDay'
+import { makeDaySync } from './daySync'
+
+let [serverMs, away] = [0, false]
+let there: DayEvent[] = []
+let refuse = new Set<string>()
+let asked: string[] = []
+let silent = false
+const zoned = (ms: number) => `${new Date(ms).toISOString().slice(0, 19)}+00:00[UTC]`
+const uuid = (n: number) => `00000000-0000-4000-8000-${String(n).padStart(12, '0')}`
+let n = 0
+const note = (text = 'a note'): DayEvent => ({
+  ...{ id: uuid(++n), workshop: 'w', session: 's', subject: { kind: 'room', id: 'room' }, kind: 'note', value: { text } },
+  ...{ at: zoned(Date.now()), device: 'd', seq: n, skew: 0, actor: 'Noor' },
+})
+let [id, key] = ['', '']
+const open = async () => {
+  const sync = makeDaySync()
+  await sync.open(key, id, 's')
+  return sync
+}
+
+beforeEach(() => {
+  ;[id, key] = [`w${++n}`, dayKey(`w${n}`, 's')]
+  ;[there, asked, away, silent] = [[], [], false, false]
+  refuse = new Set()
+  vi.stubGlobal('fetch', (path: string, init?: RequestInit) => {
+    asked.push(path)
+    if (away) return Promise.reject(new TypeError('no net'))
+    serverMs = Date.now() - 5000
+    const now = zoned(serverMs)
+    if (!init) {
+      const after = Number(/after=(\d+)/.exec(path)![1])
+      // Two at a time, so that a list comes in parts.
+      const events = there.slice(after, after + 2)
+      return Promise.resolve(Response.json({ now, last: after + events.length, events }))
+    }
+    const { events } = JSON.parse(init.body as string) as { events: DayEvent[] }
+    if (silent) return Promise.resolve(Response.json({ now, taken: [], refused: [] }))
+    const taken = events.filter((e) => !refuse.has(e.id))
+    for (const e of taken) if (!there.some((x) => x.id === e.id)) there.push(e)
+    const refused = events.filter((e) => refuse.has(e.id)).map((e) => ({ id: e.id, what: 'Too long.', remedy: 'Shorten it.' }))
+    return Promise.resolve(Response.json({ now, taken: taken.map((e) => e.id), refused }))
+  })
+})
+afterEach(() => vi.unstubAllGlobals())
+
+describe('taps on their way', () => {
+  it('come with what the server has, in parts, each once', async () => {
+    there = [note(), note(), note()]
+    const sync = await open()
+    expect(sync.events.value.map((x) => [x.id, x.sent])).toEqual(there.map((e) => [e.id, true]))
+    expect(sync.last.value).toBe(3)
+    await sync.pull()
+    expect(sync.events.value).toHaveLength(3)
+  })
+  it('wait without net, are kept through a new page, and go when the server answers, in their order', async () => {
+    const sync = await open()
+    away = true
+    const mine = [note('one'), note('two')]
+    sync.add(mine)
+    await vi.waitFor(() => expect(sync.online.value).toBe(false))
+    expect([sync.waiting.value, there]).toEqual([2, []])
+    const again = await open()
+    expect([again.waiting.value, again.online.value]).toEqual([2, false])
+    away = false
+    await again.both()
+    expect(there.map((e) => e.id)).toEqual(mine.map((e) => e.id))
+    expect([again.waiting.value, again.online.value]).toEqual([0, true])
+    expect((await keptDay.events(key)).map((x) => x.sent)).toEqual([true, true])
+  })
+  it('that the server will not have are kept, named, and hold nothing else up', async () => {
+    const sync = await open()
+    const [bad, good] = [note('bad'), note('good')]
+    refuse = new Set([bad.id])
+    sync.add([bad, good])
+    await vi.waitFor(() => expect(sync.refused.value.map((x) => [x.id, x.refused])).toEqual([[bad.id, 'Too long. Shorten it.']]))
+    expect([sync.waiting.value, there.map((e) => e.id)]).toEqual([0, [good.id]])
+    expect((await keptDay.events(key)).map((x) => [x.id, x.sent]).sort()).toEqual(
+      [
+        [bad.id, false],
+        [good.id, true],
+      ].sort(),
+    )
+    asked = []
+    await sync.both()
+    expect(asked.every((p) => p.startsWith('/api/day/w'))).toBe(true)
+  })
+  it('a server that says nothing of a tap is not asked without end; it stays waiting', async () => {
+    const sync = await open()
+    silent = true
+    sync.add([note()])
+    await vi.waitFor(() => expect(asked.filter((p) => p === '/api/day/events')).toHaveLength(1))
+    await sync.flush()
+    expect(sync.waiting.value).toBe(1)
+  })
+  it('the clock is measured; a tap from before it was ever measured gets its skew then', async () => {
+    away = true
+    const sync = await open()
+    sync.add([note()])
+    expect(sync.events.value[0]).toMatchObject({ unmeasured: true, e: { skew: 0 } })
+    away = false
+    await sync.both()
+    // The server's answer has whole seconds.
+    expect(Math.abs(there[0]!.skew - 5000)).toBeLessThanOrEqual(1000)
+    expect(sync.events.value[0]).not.toHaveProperty('unmeasured')
+  })
+  it('a device without room says so and sends all the same', async () => {
+    const sync = await open()
+    const put = vi.spyOn(keptDay, 'putEvents').mockRejectedValue(new DOMException('no room', 'QuotaExceededError'))
+    sync.add([note()])
+    await vi.waitFor(() => expect([there.length, sync.waiting.value]).toEqual([1, 0]))
+    expect(sync.full.value).toBe(true)
+    put.mockRestore()
+  })
+  it('of another class are not shown', async () => {
+    const sync = await open()
+    sync.add([note()])
+    await sync.flush()
+    there = []
+    await sync.open(dayKey(id, 'other'), id, 'other')
+    expect(sync.events.value).toEqual([])
+    expect(await keptDay.events(key)).toHaveLength(1)
+  })
+})
+
+describe('what a device keeps of a day', () => {
+  const pack = (more: Partial<Pack> = {}): Pack => ({
+    ...{ key, last: 7, skew: 3, house: {} as Pack['house'] },
+    workshop: {
+      ...{ id, sessions: [{ date: '2026-05-09' }, { date: '2026-05-16' }] },
+      group: {
+        participants: [
+          { id: 'a', name: 'Edda Holm' },
+          { id: 'b', name: null },
+        ],
+      },
+    } as unknown as Pack['workshop'],
+    ...more,
+  })
+  const put = (text: string, sent: boolean) => {
+    const e = note(text)
+    return keptDay.putEvents([{ id: e.id, key, e, sent }])
+  }
+  const texts = async () => (await keptDay.events(key)).map((x) => (x.e as { value: { text: string } }).value.text).sort()
+
+  it('loses names that were erased: out of the pack and out of notes; what is sent comes again', async () => {
+    await keptDay.putPack(pack(), 0)
+    await put('Edda had the good brush', true)
+    await put('tell Edda Holm, edda holm and Eddas aunt', false)
+    await keptDay.forget({ other: 4, [id]: 4 })
+    expect(JSON.stringify(await keptDay.pack(key))).not.toContain('Edda')
+    expect(await keptDay.pack(key)).toMatchObject({ last: 0, skew: 3, erased: 4 })
+    expect(await texts()).toEqual(['tell …, … and Eddas aunt'])
+  })
+  it('names typed after an erasing stay; each erasing is taken in once', async () => {
+    await keptDay.putPack(pack({ erased: 4 }), 0)
+    await keptDay.forget({ [id]: 4 })
+    expect((await keptDay.pack(key))!.workshop.group.participants[0]!.name).toBe('Edda Holm')
+    await keptDay.forget({ [id]: 5 })
+    expect((await keptDay.pack(key))!.workshop.group.participants[0]!.name).toBeNull()
+  })
+  it('goes two weeks after the last class, by the day: what the server has not stays', async () => {
+    await keptDay.putPack(pack(), 0)
+    await put('sent', true)
+    await put('not sent', false)
+    await keptDay.sweep('2026-05-29', () => true)
+    expect([await keptDay.pack(key), await texts()]).toEqual([pack(), ['not sent', 'sent']])
+    await keptDay.sweep('2026-05-30', () => true)
+    expect([await keptDay.pack(key), await texts()]).toEqual([undefined, ['not sent']])
+  })
+  it('goes with a workshop that is not there any more', async () => {
+    await keptDay.putPack(pack(), 0)
+    await keptDay.sweep('2026-05-10', (w) => w !== id)
+    expect(await keptDay.pack(key)).toBeUndefined()
+  })
+  it('a page that is behind sets no number back; one whose taps were let go of begins again', async () => {
+    expect(await keptDay.putPack(pack({ last: 9 }), 0)).toBe(9)
+    expect(await keptDay.putPack(pack({ last: 5 }), 0)).toBe(9)
+    await keptDay.sweep('2026-06-30', () => true)
+    expect(await keptDay.putPack(pack({ last: 12 }), 9)).toBe(0)
+    expect((await keptDay.pack(key))!.last).toBe(0)
+  })
+})

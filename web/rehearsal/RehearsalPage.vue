@@ -13,6 +13,7 @@ import { useBench } from '../bench/useBench'
 import SegmentChoice from '../ui/SegmentChoice.vue'
 import SourceMark from '../ui/SourceMark.vue'
 import { stationName } from '../room/boardLanes'
+import { triedOneByOne } from '../room/tried'
 import { useClass } from '../room/useClass'
 import HundredPieces from './HundredPieces.vue'
 import QueueProfile from './QueueProfile.vue'
@@ -61,10 +62,14 @@ watch(
     ways.value = []
     chosen.value = undefined
     if (!text || alive || !workshop.value) return
-    const candidates = rehearsalWays(bench.desk.planInput(id.value)!, whole.value!, sessionId.value).flatMap((remedy) => {
-      const other = bench.tried(remedy.changes)?.loads.find((l) => l.sessionId === sessionId.value)
-      return other ? [{ remedy, input: rehearsalOf(other.room, figures.value, wish.value) }] : []
-    })
+    const candidates = await triedOneByOne(
+      bench,
+      rehearsalWays(bench.desk.planInput(id.value)!, whole.value!, sessionId.value),
+      sessionId.value,
+      (other) => rehearsalOf(other.room, figures.value, wish.value),
+      () => mine === looked,
+    )
+    if (mine !== looked) return
     await chances(
       candidates.map((c) => c.input),
       (i, chance) => {
@@ -75,6 +80,8 @@ watch(
   },
   { immediate: true },
 )
+/** The chart is drawn when it is opened. */
+const spread = ref(false)
 const better = computed(() => ways.value.filter((w) => w.in100 > inTime.value).sort((a, b) => b.in100 - a.in100))
 const useless = computed(() => ways.value.filter((w) => w.in100 <= inTime.value))
 const reaches = computed(() => better.value.some((w) => w.in100 >= wish.value))
@@ -155,9 +162,9 @@ usePageKeys({ '+': () => setWish(5), '=': () => setWish(5), '-': () => setWish(-
           </p>
         </div>
       </div>
-      <details v-if="story && !living">
+      <details v-if="story && !living" @toggle="spread = ($event.target as HTMLDetailsElement).open">
         <summary class="opens">{{ $t('How many are done, minute by minute') }}</summary>
-        <SpreadChart :story="story" :clock="clock" />
+        <SpreadChart v-if="spread" :story="story" :clock="clock" />
       </details>
     </section>
     <aside>

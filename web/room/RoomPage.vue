@@ -11,12 +11,14 @@ import LostPage from '../app/LostPage.vue'
 import { usePageKeys } from '../app/usePageKeys'
 import { useBench } from '../bench/useBench'
 import SegmentChoice from '../ui/SegmentChoice.vue'
+import { later } from '../ui/later'
 import SourceMark from '../ui/SourceMark.vue'
 import ComesLater from './ComesLater.vue'
 import RoomBoard from './RoomBoard.vue'
 import RunList from './RunList.vue'
 import ShowAll from './ShowAll.vue'
 import { stationName } from './boardLanes'
+import { triedOneByOne } from './tried'
 import { useClass } from './useClass'
 import { useRoom } from './useRoom'
 
@@ -64,6 +66,14 @@ const lastTable = computed(() => {
 const queues = computed(() => queuesOf(room.value!).filter((q) => q.longestMin > 0 && (q.at !== 'show' || run.value?.shows?.length)))
 const waiting = computed(() => plan.value!.waitingMin)
 
+/** The board and the list follow the head one after another: a change of class holds nothing up. */
+const board = later(() => {
+  if (!story.value || !session.value) return undefined
+  const { rows, stations } = story.value
+  return { rows, stations, shows: shows.value, cleanFrom: finish.value, cleanTo: clean.value, endMin: session.value.minutes }
+})
+const list = later(() => (story.value ? { lines: lines.value, tables: story.value.rows } : undefined), 2)
+
 function pin(who: string[], stage: string, atMin: number | null) {
   const label = atMin === null ? tr('a pin was taken out') : tr('{0} was pinned to {1}', called(who[0]!), clock(atMin))
   bench.act('pin', label, [pinChange(workshop.value!, sessionId.value, who, stage, atMin)])
@@ -86,10 +96,13 @@ watch(
     ways.value = []
     if (!text || !ready || !workshop.value) return
     const mine = sessionId.value
-    const candidates = roomWays(bench.desk.planInput(id.value)!, whole.value!, mine).flatMap((remedy) => {
-      const other = bench.tried(remedy.changes)?.loads.find((l) => l.sessionId === mine)
-      return other ? [{ remedy, input: other.room.input }] : []
-    })
+    const candidates = await triedOneByOne(
+      bench,
+      roomWays(bench.desk.planInput(id.value)!, whole.value!, mine),
+      mine,
+      (other) => other.room.input,
+      () => look === looked,
+    )
     // Shown when all are known: nothing moves under a finger.
     const found: Way[] = []
     await finishes(
@@ -146,28 +159,17 @@ usePageKeys(
         </p>
       </div>
       <div v-if="room.empty" class="hollow">{{ $t('Nobody is in this class yet: one piece stands in.') }}</div>
-      <RoomBoard
-        v-model:open="open"
-        :rows="story.rows"
-        :stations="story.stations"
-        :shows="shows"
-        :clean-from="finish"
-        :clean-to="clean"
-        :end-min="session.minutes"
-        :clock="clock"
-        :called="called"
-        @pin="pin"
-      />
+      <RoomBoard v-model:open="open" v-if="board" v-bind="board" :clock="clock" :called="called" @pin="pin" />
       <p class="key small" aria-hidden="true">
         <i class="k hands" /> {{ $t('hands on it') }} <i class="k alone" /> {{ $t('it dries alone') }} <i class="k waits" />
         {{ $t('somebody waits') }}
         <span class="two">{{ $t('a strip is as high as its table has people') }}</span>
       </p>
       <RunList
-        :lines="lines"
+        v-if="list"
+        v-bind="list"
         :clock="clock"
         :called="called"
-        :tables="story.rows"
         :prints="prints"
         :pdf="`/api/workshops/${id}/run.pdf?session=${sessionId}`"
         @keep="keep"

@@ -21,7 +21,7 @@ interface Made {
 }
 
 /** So long one slice of planning ahead may take, ms. */
-const sliceMs = 14
+const sliceMs = 6
 
 /** Plans by workshop, each made when it is asked for, and again when its workshop, its house or the minute has changed. */
 export function makePlans({ workshop, house, summaries, want, now }: From) {
@@ -52,8 +52,8 @@ export function makePlans({ workshop, house, summaries, want, now }: From) {
       if (performance.now() > until) break
     }
     asking = asked.size > 0
-    if (asking) setTimeout(learn)
-    else learned.value++
+    // What was learned is planned with in a turn of its own.
+    setTimeout(asking ? learn : () => learned.value++)
   }
   /** What a plan is made from: the workshops before it are fetched, and what they take is asked for, on the way. */
   function inputOf(id: string) {

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { t as tr } from '#core/language'
+import { useElementSize } from '@vueuse/core'
 import { computed, ref } from 'vue'
 import type { House } from '#core/house'
 import type { AheadShelf } from '#core/phrases'
@@ -41,12 +42,17 @@ const most = computed(() => Math.max(capacity.value ?? 0, 1, ...steps.value.map(
 const x = (h: number) => (600 * h) / hours.value
 const y = (n: number) => 78 - (70 * n) / most.value
 const path = computed(() => `M0 78${steps.value.map((s, i) => `V${y(s.n)}H${x(steps.value[i + 1]?.h ?? hours.value)}`).join('')}V78Z`)
+/** A day's name takes so many pixels. */
+const nameWide = 92
+const box = ref<HTMLElement>()
+const { width } = useElementSize(box, { width: 600, height: 0 })
 /** Midnights that have room for their names. */
 const days = computed(() => {
   const toMidnight = 24 - Number(props.now.slice(11, 13))
-  const every = Math.ceil(hours.value / 24 / 7)
+  const room = Math.max(1, Math.floor(width.value / nameWide))
+  const every = Math.ceil(hours.value / 24 / room)
   return Array.from({ length: Math.ceil(hours.value / 24) }, (_, i) => toMidnight + i * 24)
-    .filter((h, i) => i % every === 0 && h < hours.value * 0.92)
+    .filter((h, i) => i % every === 0 && (width.value * h) / hours.value < width.value - nameWide + 8)
     .map((h) => ({ h, name: sayShortDay(addMinutes(props.now, h * 60)) }))
 })
 const there = computed(() =>
@@ -67,7 +73,7 @@ const there = computed(() =>
           <path v-if="capacity !== undefined" :d="`M0 ${y(capacity)}H600`" class="places" />
           <path :d="`M${x(hour)} 0V80`" class="at" />
         </svg>
-        <span class="days small two" aria-hidden="true"
+        <span ref="box" class="days small two" aria-hidden="true"
           ><span v-for="d in days" :key="d.h" :style="{ insetInlineStart: `${(100 * d.h) / hours}%` }">{{ d.name }}</span></span
         >
         <input

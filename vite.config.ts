@@ -50,6 +50,7 @@ const withoutNet: Plugin = {
       const { count } = await generateSW({
         globDirectory: 'dist/web',
         globPatterns: ['**/*.{js,css,html,woff2,svg}'],
+        globIgnores: ['mine.html', 'assets/mine-*'],
         maximumFileSizeToCacheInBytes: 4_000_000,
         swDest: 'dist/web/sw.js',
         inlineWorkboxRuntime: true,
@@ -83,7 +84,8 @@ export default defineConfig({
     assetsInlineLimit: 0,
     target: 'es2022',
     // What every page needs is in few files: cut in many it is packed worse.
-    rolldownOptions: { output: { codeSplitting: { groups: firstGroups } } },
+    // The desk, and the page of a participant's phone, which has nothing of it.
+    rolldownOptions: { input: ['web/index.html', 'web/mine.html'], output: { codeSplitting: { groups: firstGroups } } },
   },
   server: { port: 4301, proxy: { '/api': 'http://127.0.0.1:4300' } },
 })

@@ -12,7 +12,7 @@ export async function benchRoomPage(url: string): Promise<Record<string, number>
     ['room', 'No plan can be'],
     ['rehearsal', 'lived 2000 times'],
   ] as const) {
-    const all = []
+    const all: { took: number; longest: number }[] = []
     for (let i = 0; i < rounds; i++) all.push(await once(browser, `${url}/w/heron-pages/${place}`, done))
     const sorted = (of: 'took' | 'longest') => all.map((x) => x[of]).sort((a, b) => a - b)
     figures[`${place}: another class searched and lived, ms`] = sorted('took')[Math.floor(rounds / 2)]!

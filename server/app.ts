@@ -18,6 +18,7 @@ import type { Events } from './events/events'
 import { exportRoutes } from './exports/routes'
 import { forgettingRoutes } from './forgetting/routes'
 import { importRoutes } from './imports/routes'
+import { mineRoutes } from './mine/routes'
 import { onlyFromHere, ourHosts } from './origin'
 import { pictureRoutes } from './pictures/routes'
 import { printRoutes } from './prints/routes'
@@ -74,6 +75,7 @@ export function makeApp({ pool, clock, events, saver, crew, log, pages, uploads,
     express.json({ limit: '2mb' }),
     deskRoutes(pool, clock, events),
     dayRoutes(pool, clock, facts),
+    mineRoutes(pool, clock, facts),
     forgettingRoutes(pool, clock),
     exportRoutes(clock, crew),
     importRoutes(crew),
@@ -87,6 +89,8 @@ export function makeApp({ pool, clock, events, saver, crew, log, pages, uploads,
     app.use(express.static(pages, { index: false, redirect: false, maxAge: '1y', immutable: true }))
     // A file that is not there is not a page: an open tab of an older build hears it, and says that a newer one is here.
     app.use('/assets', notFound)
+    // A participant's page stands by itself: it has nothing of the desk.
+    app.get('/m/:token', (_req, res) => res.sendFile(join(pages, 'mine.html'), { maxAge: 0, headers: { 'x-robots-tag': 'noindex' } }))
     app.get('/{*splat}', (_req, res) => res.sendFile(join(pages, 'index.html'), { maxAge: 0, cacheControl: true }))
   }
   app.use(answerErrors(log))

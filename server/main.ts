@@ -16,6 +16,7 @@ import { seedPictures } from './demo/pictures'
 import { databaseAnswers, Misconfigured, readEnvironment } from './environment'
 import { Events } from './events/events'
 import { sweepPictures } from './forgetting/forgetting'
+import { sweepAddresses } from './mine/mine'
 import { uploadsFolder } from './pictures/uploads'
 
 /** Starts the server as the environment says; prints its address last. */
@@ -32,10 +33,10 @@ async function start(): Promise<void> {
   if (drawn) console.log(`${drawn} demo pictures drawn`)
   const failed = (picture: string, e: unknown) => log.error({ err: e, picture }, 'a picture that is due could not be erased')
   const sweep = () =>
-    sweepPictures(pool, clock.now, failed).then(
-      (n) => n > 0 && console.log(`${n} pictures were due and are erased`),
-      (e: unknown) => log.error({ err: e }, 'sweeping pictures failed'),
-    )
+    sweepPictures(pool, clock.now, failed)
+      .then((n) => n > 0 && console.log(`${n} pictures were due and are erased`))
+      .then(() => sweepAddresses(pool, clock))
+      .catch((e: unknown) => log.error({ err: e }, 'sweeping what is due failed'))
   await sweep()
   setInterval(() => void sweep(), 3_600_000).unref()
   const events = new Events(pool)

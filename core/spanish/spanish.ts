@@ -1,6 +1,7 @@
 import type { Catalogue } from '#core/language'
 import { beside } from './beside'
 import { ahead } from './ahead'
+import { mine } from './mine'
 import { day } from './day'
 import { room } from './room'
 import { craft } from './craft'
@@ -11,7 +12,7 @@ import { sentences } from './sentences'
 /** Spanish as it is understood in libraries and clubs on both sides of the ocean: no slang, infinitives for instructions. */
 export const spanish: Catalogue = {
   language: 'es',
-  words: { ...screens, ...sentences, ...craft, ...beside, ...room, ...ahead, ...day },
+  words: { ...screens, ...sentences, ...craft, ...beside, ...room, ...ahead, ...mine, ...day },
   patterns: [
     // "7 × 5 in plaque", "101.6 × 101.6 mm coaster"
     [/^(.+? × .+? (?:in|mm)) (.+)$/, (t, size, kind) => `${t(kind!)} de ${size}`],

@@ -24,7 +24,9 @@ import { spanish } from '#core/spanish'
 import type { Clock } from '../clock'
 import { planOfDesk, plansOfHouse, type Planned } from '../desk/planning'
 import { NotFound } from '../errors'
+import { addressesOf } from '../mine/mine'
 import { beforePdf } from './beforePdf'
+import { cardsPdf } from './cardsPdf'
 import { calendarOf, houseFeed, personFeed, tasksOf, workshopFeed } from './calendar'
 import { labelsPdf } from './labelsPdf'
 import { runPdf } from './runPdf'
@@ -35,6 +37,8 @@ const options = v.object({
   wording: v.optional(v.picklist(['few', 'more', 'large'], 'not a wording | Say few, more or large.'), 'few'),
   paper: v.optional(v.picklist(['letter', 'a4'], 'not a paper | Say letter or a4.')),
   black: v.optional(v.picklist(['0', '1']), '0'),
+  /** With the code of each participant's own page. */
+  codes: v.optional(v.picklist(['0', '1']), '0'),
   who: v.optional(v.string()),
   /** A class by its id, and tables by their letters with commas between. */
   session: v.optional(v.string()),
@@ -62,8 +66,13 @@ export interface Paper {
   body: string | Buffer
 }
 
-/** `all` plans every workshop of the house: what lies on one shelf. */
-type MakePaper = (p: Planned, query: unknown, all: () => ReturnType<typeof plansOfHouse>) => Paper | Promise<Paper>
+/** What some papers ask for beside the plan: every workshop of the house planned (what lies on one shelf), and the address of each participant's
+ *  own page. */
+interface Around {
+  all: () => ReturnType<typeof plansOfHouse>
+  addresses: () => Promise<Map<string, string>>
+}
+type MakePaper = (p: Planned, query: unknown, around: Around) => Paper | Promise<Paper>
 
 const makers = {
   'workshop.json': ({ workshop }) => ({ type: 'application/json', name: `${workshop.id}.json`, body: writeWorkshop(workshop) }),
@@ -108,7 +117,7 @@ const makers = {
     const body = await inLanguage(spoken(p.house, asked)[0]!, () => runPdf(runSheets(p, query), asked.paper ?? p.house.paper))
     return { type: 'application/pdf', name: `${p.workshop.id}-run.pdf`, body }
   },
-  'labels.pdf': async ({ workshop, house, plan }, query, all) => {
+  'labels.pdf': async ({ workshop, house, plan }, query, { all }) => {
     const asked = readInput(options, query)
     const { planned } = await all()
     const labels = inLanguage(spoken(house, asked)[0]!, () => shelfLabels(house, planned, plan.now, workshop.id))
@@ -123,14 +132,27 @@ const makers = {
       .texts.map((t) => sheetMarkdown(t.text))
       .join('\n---\n\n'),
   }),
-  'take-home.pdf': async (p, query) => {
+  'cards.pdf': async ({ workshop, house, plan }, query, { addresses }) => {
+    const asked = readInput(options, query)
+    const of = await addresses()
+    const cards = workshop.group.participants.map((p) => {
+      const seat = plan.seats[p.id] ?? String(p.seat)
+      return { seat, who: p.name?.trim().split(/\s+/)[0] || seat, address: of.get(p.id)! }
+    })
+    if (cards.length === 0) throw new NotFound('Nobody is in this workshop yet.')
+    const body = await inLanguage(spoken(house, asked)[0]!, () => cardsPdf(cards, asked.paper ?? house.paper, workshop.title))
+    return { type: 'application/pdf', name: `${workshop.id}-cards.pdf`, body }
+  },
+  'take-home.pdf': async (p, query, { addresses }) => {
     const { texts, asked } = sheets(p, query)
+    const of = asked.codes === '1' ? await addresses() : undefined
+    const coded = texts.map((s) => ({ ...s, ...(of?.has(s.participant) && { code: of.get(s.participant)! }) }))
     const { workshop, house } = p
     const look = { paper: asked.paper ?? house.paper, wording: asked.wording, black: asked.black === '1' }
     return {
       type: 'application/pdf',
       name: `${workshop.id}-take-home.pdf`,
-      body: await sheetsPdf(texts, look, `${workshop.title}: ${inLanguage(spoken(house, asked)[0]!, () => t('take-home'))}`),
+      body: await sheetsPdf(coded, look, `${workshop.title}: ${inLanguage(spoken(house, asked)[0]!, () => t('take-home'))}`),
     }
   },
 } satisfies Record<string, MakePaper>
@@ -140,6 +162,8 @@ export interface PaperAsked {
   which: keyof typeof makers
   id: string
   query: unknown
+  /** Where this server was asked: what phones are sent to. */
+  origin?: string
 }
 
 export interface FeedAsked {
@@ -161,10 +185,13 @@ export async function makeFeed(pool: pg.Pool, clock: Clock, { of, id, person = '
 }
 
 /** A workshop in an open format: JSON, CSV, iCalendar, PDF or Markdown. */
-export async function makePaper(pool: pg.Pool, clock: Clock, { which, id, query }: PaperAsked): Promise<Paper> {
+export async function makePaper(pool: pg.Pool, clock: Clock, { which, id, query, origin = '' }: PaperAsked): Promise<Paper> {
   const make: MakePaper = makers[which]
   const planned = await planOfDesk(pool, clock, id)
-  return make(planned, query, () => plansOfHouse(pool, clock, planned.house.id))
+  return make(planned, query, {
+    all: () => plansOfHouse(pool, clock, planned.house.id),
+    addresses: async () => new Map([...(await addressesOf(pool, planned.workshop))].map(([who, token]) => [who, `${origin}/m/${token}`])),
+  })
 }
 
 /** The run sheet of a class (the next one unless said) for the room; `tables=each` for a page for each table, or for the tables named. */
@@ -193,7 +220,7 @@ function sheets({ plan, workshop, house }: Planned, query: unknown) {
   const said = spoken(house, asked)
   const texts = chosen.map((s) => {
     const [first, second] = said.map((l) => inLanguage(l, () => sheetText(s, plan, workshop, house, asked.wording)))
-    return { text: second ? inBoth(first!, second) : first!, seat: seatOf(plan, s) }
+    return { text: second ? inBoth(first!, second) : first!, seat: seatOf(plan, s), participant: s.participant }
   })
   return { asked, texts }
 }

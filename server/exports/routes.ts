@@ -10,7 +10,13 @@ export function exportRoutes(clock: Clock, crew: Crew): Router {
   const router = Router()
   for (const which of paperNames)
     router.get(`/workshops/:id/${which}`, async (req, res) => {
-      const asked = { which, id: idIn(req.params['id']), query: { ...req.query }, now: clock.now() }
+      const asked = {
+        which,
+        id: idIn(req.params['id']),
+        query: { ...req.query },
+        now: clock.now(),
+        origin: `${req.protocol}://${req.headers.host}`,
+      }
       hand(res, await crew.run('paper', asked, res))
     })
   for (const which of housePaperNames)

@@ -1,6 +1,7 @@
 import PDFDocument from 'pdfkit'
 import type { House } from '#core/house'
 import type { SheetText, Wording } from '#core/phrases'
+import { drawCode } from './codeInk'
 import { bytesOf, heightOf, printedName, registerFaces, write, type Doc } from './ink'
 import { drawToken } from './tokenInk'
 
@@ -14,8 +15,12 @@ const mm = 72 / 25.4
 const margin = 12 * mm
 
 /** Take-home sheets as one PDF, a page each (two when the words ask for it), fonts embedded. A name that no font can draw
- *  prints as the seat, which `seats` gives. Resolves to the bytes. */
-export function sheetsPdf(sheets: readonly { text: SheetText; seat: string }[], options: SheetOptions, title: string): Promise<Buffer> {
+ *  prints as the seat, which `seats` gives; `code` is the address of its person's own page. Resolves to the bytes. */
+export function sheetsPdf(
+  sheets: readonly { text: SheetText; seat: string; code?: string }[],
+  options: SheetOptions,
+  title: string,
+): Promise<Buffer> {
   const doc = new PDFDocument({
     size: options.paper === 'a4' ? 'A4' : 'LETTER',
     margin,
@@ -26,7 +31,7 @@ export function sheetsPdf(sheets: readonly { text: SheetText; seat: string }[], 
   registerFaces(doc)
   for (const s of sheets) {
     doc.addPage()
-    page(doc, { ...s.text, who: printedName(s.text.who, s.seat) }, options)
+    page(doc, { ...s.text, who: printedName(s.text.who, s.seat) }, options, s.code)
   }
   if (sheets.length === 0) doc.addPage()
   doc.end()
@@ -41,7 +46,9 @@ interface Column {
   size: number
 }
 
-function page(doc: Doc, t: SheetText, o: SheetOptions): void {
+const codeWide = 84
+
+function page(doc: Doc, t: SheetText, o: SheetOptions, code?: string): void {
   const c: Column = {
     x: margin,
     width: doc.page.width - 2 * margin,
@@ -49,7 +56,10 @@ function page(doc: Doc, t: SheetText, o: SheetOptions): void {
     size: o.wording === 'large' ? 16 : 12,
   }
   let y = head(doc, t, c)
-  y = when(doc, t, c, y)
+  if (code) {
+    drawCode(doc, code, c.x + c.width - codeWide, y, codeWide)
+    y = Math.max(when(doc, t, { ...c, width: c.width - codeWide - 12 }, y), y + codeWide + 4)
+  } else y = when(doc, t, c, y)
   y = chain(doc, t, c, y)
   y = steps(doc, t, c, y)
   y = lists(doc, t, c, y)

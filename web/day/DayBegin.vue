@@ -93,6 +93,7 @@ const unknown = () => unmarked(props.room, props.state).map((p) => p.id)
         <RouterLink v-for="(p, i) in posts" :key="i" :to="`/w/${room.workshop}/helper/${room.session}?tables=${p.join()}`">{{
           $t('Helper {0}', i + 1)
         }}</RouterLink>
+        <a :href="`/api/workshops/${room.workshop}/cards.pdf`" target="_blank">{{ $t('Cards for the seats, with codes') }}</a>
       </p>
       <v-btn color="primary" variant="flat" class="big go" @click="emit('begin')">{{ $t('Begin the class') }}</v-btn>
     </div>

@@ -21,6 +21,9 @@ const { workshop, house, say, whole: plan } = bench
 const chosen = ref<string>()
 const wording = ref<Wording>('few')
 const black = ref(false)
+/** Codes for phones are of use where this page was opened by an address that phones reach. */
+const reached = !['localhost', '127.0.0.1', '[::1]'].includes(location.hostname)
+const codes = ref(reached)
 const paper = ref<'letter' | 'a4'>()
 
 const sheet = computed(
@@ -44,7 +47,9 @@ const who = (s: TakeHomeSheet) => s.name ?? seatOf(plan.value!, s)
 /** The plan of the sheet's own design. */
 const own = computed(() => planOf(plan.value!, sheet.value!.design))
 const size = computed(() => paper.value ?? house.value?.paper ?? 'letter')
-const query = computed(() => `wording=${wording.value}&paper=${size.value}&black=${black.value ? 1 : 0}&language=${tongue.value}`)
+const query = computed(
+  () => `wording=${wording.value}&paper=${size.value}&black=${black.value ? 1 : 0}&language=${tongue.value}&codes=${codes.value ? 1 : 0}`,
+)
 const pdf = (one?: string) => `/api/workshops/${id.value}/take-home.pdf?${query.value}${one ? `&who=${one}` : ''}`
 const print = () => window.open(pdf(sheet.value?.participant), '_blank')
 useEventListener(window, 'imprenta:print', print)
@@ -112,6 +117,15 @@ useEventListener(window, 'imprenta:print', print)
         />
       </div>
       <div class="offered"><v-checkbox v-model="black" :label="$t('Black ink only')" /></div>
+      <div class="offered"><v-checkbox v-model="codes" :label="$t('With a code for their phone')" /></div>
+      <p v-if="codes && !reached" class="small watch">
+        {{
+          $t('This page was opened by an address of this computer alone: phones do not reach it. Open it by its name in the network first.')
+        }}
+      </p>
+      <v-btn block :href="`/api/workshops/${id}/cards.pdf?paper=${size}`" target="_blank">{{
+        $t('Cards for the seats, with codes')
+      }}</v-btn>
       <v-btn block :href="pdf()" target="_blank">{{ $t('Print all {0} (PDF)', plan.takeHome.length) }}</v-btn>
       <v-btn block :href="`/api/workshops/${id}/take-home.md?${query}`">{{ $t('All as Markdown') }}</v-btn>
       <v-btn block color="primary" variant="flat" :href="pdf(sheet.participant)" target="_blank">{{

@@ -1,0 +1,20 @@
+import { Router, type Response } from 'express'
+import type pg from 'pg'
+import { readInput } from '#core/reasons'
+import type { Clock } from '../clock'
+import type { Facts } from '../day/day'
+import { cameOut, mineQuery, pageOf, saysHow } from './mine'
+
+/** A participant's own page: GET /mine/TOKEN (language) as it is now; POST /mine/TOKEN/outcome {piece, how}. Nothing of it is kept on the way. */
+export function mineRoutes(pool: pg.Pool, clock: Clock, facts: Facts): Router {
+  const router = Router()
+  const alone = (res: Response) => res.setHeader('cache-control', 'no-store').setHeader('x-robots-tag', 'noindex')
+  router.get('/mine/:token', async (req, res) => {
+    alone(res).json(await pageOf(pool, clock, req.params.token, readInput(mineQuery, { ...req.query }).language))
+  })
+  router.post('/mine/:token/outcome', async (req, res) => {
+    facts.changed([await saysHow(pool, clock, req.params.token, readInput(cameOut, req.body))])
+    alone(res).json(await pageOf(pool, clock, req.params.token, readInput(mineQuery, { ...req.query }).language))
+  })
+  return router
+}

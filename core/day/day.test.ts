@@ -11,8 +11,12 @@ import {
   liveEvents,
   offers,
   replan,
+  routesOf,
   sayNext,
+  stationsDay,
+  stripDay,
   tablesDay,
+  unfinished,
   type DayEvent,
   type DayKind,
 } from '#core/day'
@@ -178,7 +182,7 @@ describe('taps become the state', () => {
     expect([state.climate, state.checks, state.ranOut, state.places]).toEqual([
       [{ at: at(5), celsius: 19, humidityPct: 61 }],
       { samples: true },
-      ['sponge'],
+      [{ material: 'sponge', event: expect.stringMatching(/0000-7000/) }],
       { basin: 4 },
     ])
     expect(fold(tap(1, 'needs', { what: 'you' }, p), tap(2, 'helped', {}, p)).pieces.find((x) => x.id === p[1])!.needs).toBeNull()
@@ -401,6 +405,61 @@ describe('say next follows a class that goes wrong', () => {
     const tables = tablesDay(room, fold(...events))
     expect(tables.find((t) => t.table === 'B')).toMatchObject({ done: true, stage: null })
     expect(replan(room, fold(...events), at(122)).doneAt).toBe(at(120))
+  })
+})
+
+describe('work that is stopped after a stage', () => {
+  const shown = tap(30, 'said', { cue: 'show' })
+  const stop = tap(60, 'stop', { stage: stage('look1') })
+  const events = [shown, did(52, 'rub1', table('B')), did(58, 'rub2', table('A')), began(59, 'rub1', table('C'))]
+  it('ends there for who is not past it; what is in hands is finished, who is further is through; taken back, all goes on', () => {
+    const state = fold(...events, stop)
+    expect(state.stopAfter).toBe(stage('look1'))
+    const routes = routesOf(room, state)
+    const [b, c] = [table('B')[0]!, table('C')[0]!]
+    expect([routes.get(b)!.at(-1)!.id, routes.get(c)!.at(-1)!.id]).toEqual([stage('look1'), stage('look1')])
+    const a = state.people.find((p) => p.id === table('A')[0])!
+    // Theirs dries by itself after the second round: nothing is left for their hands.
+    expect([a.doing, routes.get(a.id)!.length]).toEqual([true, a.at])
+    expect(next([...events, stop], 61).say.some((x) => x.kind === 'begin' && x.stage!.id === stage('rub2'))).toBe(false)
+    expect(unfinished(room, state).map((p) => p.id)).not.toContain(table('A')[0])
+    expect(replan(room, state, at(61)).doneAt <= replan(room, fold(...events), at(61)).doneAt).toBe(true)
+    const undone = fold(...events, stop, tap(62, 'undo', { event: stop.id }))
+    expect(undone.stopAfter).toBeNull()
+    expect(routesOf(room, undone).get(b)!.at(-1)!.id).toBe(stage('seal1'))
+  })
+  it('at a stage that nobody has stops nothing', () => {
+    const state = fold(...events, tap(60, 'stop', { stage: 'nowhere.x' }))
+    expect(routesOf(room, state).get(table('B')[0]!)).toEqual(room.people.find((p) => p.id === table('B')[0])!.route)
+  })
+})
+
+describe('stations and the strip', () => {
+  it('who has hands at a stage stands at its station; who has left does not; places are as they are today', () => {
+    const station = room.people.find((p) => p.id === who('Rune'))!.route.find((s) => s.id === stage('wet'))!.station!
+    const two = table('B').slice(0, 2)
+    const of = (...events: DayEvent[]) => stationsDay(room, fold(...events)).find((s) => s.id === station)!
+    const planned = room.stations.find((s) => s.id === station)!.places
+    expect(of(began(50, 'wet', two))).toEqual({ id: station, planned, places: planned, taken: 2 })
+    expect(of(began(50, 'wet', two), tap(51, 'left', {}, ['person', two[0]!])).taken).toBe(1)
+    expect(of(did(50, 'wet', two)).taken).toBe(0)
+    expect(of(tap(50, 'places', { places: 3 }, ['station', station])).places).toBe(3)
+  })
+  it('each table stands as far into its stage as its time; nobody’s table stands nowhere; what is done at the end', () => {
+    const events = [began(50, 'rub1', table('B')), ...table('C').map((p) => tap(1, 'absent', {}, ['person', p]))]
+    const state = fold(...events)
+    const strip = stripDay(room, state, tablesDay(room, state), at(54))
+    const rub = strip.stages.find((s) => s.id === stage('rub1'))!
+    expect(strip.at.find((x) => x.table === 'B')!.min).toBeCloseTo(rub.fromMin + Math.min(4, rub.minutes), 6)
+    expect(strip.at.some((x) => x.table === 'C')).toBe(false)
+    expect(strip.at.find((x) => x.table === 'A')!.min).toBe(0)
+    expect(strip.minutes).toBe(strip.stages.reduce((sum, s) => sum + s.minutes, 0))
+    const long = stripDay(room, state, tablesDay(room, state), at(240))
+    expect(long.at.find((x) => x.table === 'B')!.min).toBe(rub.fromMin + rub.minutes)
+    const all = fold(did(100, 'seal1', table('B')))
+    expect(stripDay(room, all, tablesDay(room, all), at(101)).at.find((x) => x.table === 'B')!.min).toBe(strip.minutes)
+    const stopped = fold(...events, tap(55, 'stop', { stage: stage('rub1') }))
+    expect(stripDay(room, stopped, tablesDay(room, stopped), at(56)).stages.at(-1)!.id).toBe(stage('rub1'))
   })
 })
 

@@ -10,6 +10,8 @@ export const dayKinds = [
   'climate',
   'note',
   'ran-out',
+  'longer',
+  'stop',
   // a table, or some of its people
   'began',
   'did',
@@ -52,6 +54,9 @@ const values = {
   }),
   note: v.object({ text: v.pipe(v.string(), v.maxLength(500, 'longer than 500 letters | Shorten it.')) }),
   'ran-out': v.object({ material: id() }),
+  longer: v.object({ stage: id() }),
+  /** Work ends after a stage for all who are not past it; the rest is done at home. */
+  stop: v.object({ stage: id() }),
   guest: v.object({ table: v.pipe(v.string(), v.maxLength(4)) }),
   needs: v.object({ what: v.picklist(['you', 'patch']) }),
   spare: v.object({}),

@@ -54,7 +54,11 @@ export interface DayState {
   checks: Record<string, boolean>
   climate: { at: Zoned; celsius: number; humidityPct: number }[]
   notes: { at: Zoned; text: string; event: string }[]
-  ranOut: string[]
+  /** Materials that ran out, and stages that took longer, each with the tap that said so. */
+  ranOut: { material: string; event: string }[]
+  longer: { stage: string; event: string }[]
+  /** Work ends after this stage for all who are not past it. */
+  stopAfter: string | null
   conflicts: Conflict[]
   /** Everybody whom a tap was about, also one that was taken back. */
   touched: string[]
@@ -82,7 +86,20 @@ export function foldDay(room: DayRoom, events: readonly DayEvent[]): DayState {
   )
   const required = new Map(room.people.flatMap((p) => p.pieces.map((x) => [x.id, x.requiredMin] as const)))
   const state: DayState = {
-    ...{ begunAt: null, endedAt: null, people: [], pieces: [], places: {}, said: {}, checks: {}, climate: [], notes: [], ranOut: [] },
+    ...{
+      begunAt: null,
+      endedAt: null,
+      people: [],
+      pieces: [],
+      places: {},
+      said: {},
+      checks: {},
+      climate: [],
+      notes: [],
+      ranOut: [],
+      longer: [],
+    },
+    stopAfter: null,
     ...{ conflicts: [], last: {}, touched: touchedBy(events) },
   }
   const usual = commonRoute(room)
@@ -191,7 +208,13 @@ export function foldDay(room: DayRoom, events: readonly DayEvent[]): DayState {
         state.notes.push({ at, text: e.value.text, event: e.id })
         break
       case 'ran-out':
-        if (!state.ranOut.includes(e.value.material)) state.ranOut.push(e.value.material)
+        if (!state.ranOut.some((x) => x.material === e.value.material)) state.ranOut.push({ material: e.value.material, event: e.id })
+        break
+      case 'longer':
+        if (!state.longer.some((x) => x.stage === e.value.stage)) state.longer.push({ stage: e.value.stage, event: e.id })
+        break
+      case 'stop':
+        state.stopAfter = e.value.stage
         break
       case 'places':
         state.places[e.subject.id] = e.value.places

@@ -20,10 +20,20 @@ export interface Replan {
 /** Who still has something to do here: present or expected, not gone. */
 export const isHere = (p: PersonDay): boolean => p.presence === 'here' || p.presence === 'unknown'
 
-/** Everybody's way through the class, guests with the way that most have. */
+/** Everybody's way through the class, guests with the way that most have. Where work was stopped after a stage, it ends there for all who are not
+ *  past it. */
 export function routesOf(room: DayRoom, state: DayState): Map<string, DayStage[]> {
   const usual = commonRoute(room)
-  return new Map(state.people.map((p) => [p.id, room.people.find((x) => x.id === p.id)?.route ?? usual]))
+  return new Map(
+    state.people.map((p) => {
+      const route = room.people.find((x) => x.id === p.id)?.route ?? usual
+      const end = state.stopAfter === null ? -1 : route.findIndex((s) => s.id === state.stopAfter)
+      if (end < 0) return [p.id, route]
+      // Who is further goes no further; what is in hands is finished.
+      const through = p.doing && route[p.at]?.attended ? p.at + 1 : p.at
+      return [p.id, route.slice(0, p.at <= end ? end + 1 : through)]
+    }),
+  )
 }
 
 /** The earliest moment at which somebody's next stage may begin: never before what they are at is over, its wait has passed and, for what rubs,

@@ -1,8 +1,8 @@
 import { expect, describe, it, test } from 'vitest'
 import { missing, noteWithout, piecesHere, unfinished, unmarked, type DayRoom, type DayState, type PersonDay } from '#core/day'
 
-const stage = (id: string) => ({ id }) as DayRoom['people'][number]['route'][number]
-const route = [stage('wet'), stage('rub')]
+const stage = (id: string, attended = true) => ({ id, attended }) as DayRoom['people'][number]['route'][number]
+const route = [stage('wet'), stage('rub'), stage('dry', false)]
 const room = {
   people: ['a', 'b', 'c', 'd', 'e'].map((id) => ({ id, route, expected: id !== 'e' })),
 } as unknown as DayRoom
@@ -10,7 +10,7 @@ const person = (id: string, presence: PersonDay['presence'], at: number, guest =
 const piece = (p: string, home = false) => ({ id: `${p}.d.1`, person: p, home })
 const state = {
   people: [
-    person('a', 'here', 2),
+    { ...person('a', 'here', 2), doing: true },
     person('b', 'absent', 0),
     person('c', 'left', 1),
     person('d', 'unknown', 0),

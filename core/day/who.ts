@@ -1,5 +1,6 @@
 import type { DayRoom } from './dayRoom'
 import type { DayState, PersonDay, PieceDay } from './fold'
+import { routesOf } from './replan'
 
 /** Who was expected and was marked as not here: they may still come. */
 export const missing = (room: DayRoom, state: DayState): PersonDay[] =>
@@ -16,11 +17,11 @@ export function piecesHere(state: DayState): PieceDay[] {
 }
 
 /** Who came, has not come to the end of their way, and none of whose pieces goes home as it is. */
-export const unfinished = (room: DayRoom, state: DayState): PersonDay[] =>
-  state.people.filter(
-    (p) =>
-      !p.guest &&
-      p.presence !== 'absent' &&
-      (room.people.find((x) => x.id === p.id)?.route.length ?? 0) > p.at &&
-      !state.pieces.some((x) => x.person === p.id && x.home),
+export function unfinished(room: DayRoom, state: DayState): PersonDay[] {
+  const routes = routesOf(room, state)
+  // What dries at the end of the way needs no hand any more.
+  const left = (p: PersonDay) => (routes.get(p.id) ?? []).slice(p.at).filter((s, i) => !(i === 0 && p.doing && !s.attended))
+  return state.people.filter(
+    (p) => !p.guest && p.presence !== 'absent' && left(p).length > 0 && !state.pieces.some((x) => x.person === p.id && x.home),
   )
+}

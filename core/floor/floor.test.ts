@@ -6,6 +6,7 @@ import {
   floorOf,
   moved,
   postsFor,
+  tableGrid,
   tablesFor,
   toWater,
   type Floor,
@@ -144,4 +145,27 @@ test.each([1, 2, 5, 10, 20])('a first floor for %s tables stands without faults'
   expect(checkFloor(f, n * 4, limits)).toEqual([])
   expect(f.items.filter((i) => i.kind === 'table')).toHaveLength(n)
   for (const i of f.items) expect(moved(f, i, 0, 0)).toEqual(i)
+})
+
+describe('tables as they stand', () => {
+  const t = (id: string, x: number, y: number) => item(id, 'table', x, y)
+  it('a table a little out of line stays in its row and column', () => {
+    const f = floor(t('a', 500, 500), t('b', 3500, 650), t('c', 520, 2600), t('d', 3400, 2500), t('e', 6800, 2600))
+    expect(tableGrid(f, 5)).toEqual([
+      { row: 1, column: 1 },
+      { row: 1, column: 2 },
+      { row: 2, column: 1 },
+      { row: 2, column: 2 },
+      { row: 2, column: 3 },
+    ])
+    expect(tableGrid(f, 2)).toEqual([
+      { row: 1, column: 1 },
+      { row: 1, column: 2 },
+    ])
+  })
+  it('fewer than are wanted, none, or two in one place: nothing is said', () => {
+    expect(tableGrid(floor(t('a', 500, 500)), 2)).toBeUndefined()
+    expect(tableGrid(floor(), 0)).toBeUndefined()
+    expect(tableGrid(floor(t('a', 500, 500), t('b', 700, 600)), 2)).toBeUndefined()
+  })
 })

@@ -11,4 +11,4 @@ export {
   type FloorItem,
   type FloorKind,
 } from './floor'
-export { checkFloor, firstFloor, moved, postsFor, toWater, type FloorCheck, type FloorLimits, type Post } from './stand'
+export { checkFloor, firstFloor, moved, postsFor, tableGrid, toWater, type FloorCheck, type FloorLimits, type Post } from './stand'

@@ -140,3 +140,26 @@ export function firstFloor(id: string, room: string, tables: number, freshId: ()
     ],
   }
 }
+
+/** Where each of so many tables stands, in rows and columns counted from 1 as the room is drawn, the nearest wall first; tables whose middles are
+ *  less than half a table apart share a row or column. Undefined where fewer tables are drawn, or two would share a place. */
+export function tableGrid(f: Floor, tables: number): { row: number; column: number }[] | undefined {
+  const boxes = ofKind(f, 'table').slice(0, tables).map(boxOf)
+  if (tables === 0 || boxes.length < tables) return undefined
+  const lines = (middle: (b: Box) => number, apart: number): Map<number, number> => {
+    const sorted = [...new Set(boxes.map(middle))].sort((a, b) => a - b)
+    let line = 0
+    let first = -Infinity
+    return new Map(
+      sorted.map((m) => {
+        if (m - first > apart) [first, line] = [m, line + 1]
+        return [m, line]
+      }),
+    )
+  }
+  const [across, down] = [(b: Box) => b.x + b.w / 2, (b: Box) => b.y + b.d / 2]
+  const columns = lines(across, Math.min(...boxes.map((b) => b.w)) / 2)
+  const rows = lines(down, Math.min(...boxes.map((b) => b.d)) / 2)
+  const places = boxes.map((b) => ({ row: rows.get(down(b))!, column: columns.get(across(b))! }))
+  return new Set(places.map((p) => `${p.row} ${p.column}`)).size === tables ? places : undefined
+}

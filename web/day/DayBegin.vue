@@ -60,6 +60,7 @@ const unknown = () => unmarked(props.room, props.state).map((p) => p.id)
       <p v-if="state.people.some((p) => p.guest)" class="two">
         {{ $t('{0} more than the roster', state.people.filter((p) => p.guest).length) }}
       </p>
+      <slot />
     </div>
     <div class="checks">
       <h2>{{ $t('Before it begins') }}</h2>

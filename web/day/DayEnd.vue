@@ -1,30 +1,62 @@
 <script setup lang="ts">
 import { t as tr } from '#core/language'
 import { computed, ref } from 'vue'
-import { outcomes, piecesHere, type DayState, type Outcome } from '#core/day'
+import { outcomes, piecesHere, type DayState, type Outcome, type PieceDay } from '#core/day'
 import { stateWord } from '#core/phrases'
 import PieceToken from '../ui/PieceToken.vue'
+import { nextPlace } from './dayWords'
+import DayTold from './DayTold.vue'
 
-/** The end of a class: how each piece came out (mark, then tap; the rest is good at once), clean-up, one line; the sheets; one press ends it. */
-const props = defineProps<{ state: DayState; names: ReadonlyMap<string, string>; sheets: string; undone: readonly string[] }>()
+/** The end of a class: how each piece came out and where it goes (mark, then tap; the rest in one press), clean-up, what ran out, what took longer,
+ *  one line; the sheets; one press ends it. */
+const props = defineProps<{
+  state: DayState
+  names: ReadonlyMap<string, string>
+  sheets: string
+  undone: readonly string[]
+  materials: readonly { id: string; name: string }[]
+  stages: readonly { id: string; name: string }[]
+}>()
 const emit = defineEmits<{
   outcome: [pieces: string[], how: Outcome]
+  home: [pieces: string[]]
+  shelf: [piece: string, place: string]
   check: [what: string, on: boolean]
+  told: [kind: 'ran-out' | 'longer', id: string]
+  takeBack: [event: string]
   note: [text: string]
   end: []
   back: []
 }>()
-const mark = ref<Outcome>('good')
+type Where = 'home' | 'shelf'
+const mark = ref<Outcome | Where>('good')
+const place = ref('1')
 const text = ref('')
-const words = computed((): Record<Outcome, string> => ({
+const words = computed((): Record<Outcome | Where, string> => ({
   good: tr('good'),
   hazy: tr('hazy'),
   bald: tr('bald'),
   torn: tr('torn'),
   redone: tr('redone'),
+  home: tr('goes home'),
+  shelf: tr('to the shelf'),
 }))
 const here = computed(() => piecesHere(props.state))
-const open = () => here.value.filter((p) => p.outcome === null)
+const ids = (list: readonly PieceDay[]) => list.map((p) => p.id)
+const open = computed(() => ids(here.value.filter((p) => p.outcome === null)))
+const indoors = computed(() => ids(here.value.filter((p) => !p.home && p.place === null)))
+function tapped(p: PieceDay) {
+  if (mark.value === 'home') return emit('home', [p.id])
+  if (mark.value !== 'shelf') return emit('outcome', [p.id], mark.value)
+  if (!place.value.trim()) return
+  emit('shelf', p.id, place.value.trim())
+  // The next piece lies beside it.
+  place.value = nextPlace(place.value.trim())
+}
+const said = (p: PieceDay) =>
+  [p.outcome ? words.value[p.outcome] : stateWord(p.state), p.home ? words.value.home : p.place !== null ? tr('shelf {0}', p.place) : '']
+    .filter(Boolean)
+    .join(', ')
 function note() {
   if (text.value.trim()) emit('note', text.value.trim())
   text.value = ''
@@ -36,7 +68,7 @@ function note() {
       <h2>{{ $t('How did they come out?') }}</h2>
       <div class="marks" role="radiogroup" :aria-label="$t('How did they come out?')">
         <button
-          v-for="o in outcomes"
+          v-for="o in [...outcomes, 'home', 'shelf'] as const"
           :key="o"
           type="button"
           class="plain mark"
@@ -47,30 +79,40 @@ function note() {
         >
           {{ words[o] }}
         </button>
-        <v-btn
-          class="big"
-          :disabled="!open().length"
-          @click="
-            emit(
-              'outcome',
-              open().map((p) => p.id),
-              'good',
-            )
-          "
-          >{{ $t('The rest is good') }}</v-btn
-        >
+        <label v-if="mark === 'shelf'" class="place"
+          ><span class="label">{{ $t('Place') }}</span
+          ><input v-model="place" class="field" maxlength="20"
+        /></label>
+      </div>
+      <div class="marks">
+        <v-btn class="big" :disabled="!open.length" @click="emit('outcome', open, 'good')">{{ $t('The rest is good') }}</v-btn>
+        <v-btn class="big" :disabled="!indoors.length" @click="emit('home', indoors)">{{ $t('The rest goes home') }}</v-btn>
       </div>
       <ul class="bare pieces">
         <li v-for="p in here" :key="p.id">
-          <button type="button" class="plain piece" :class="{ marked: p.outcome }" @click="emit('outcome', [p.id], mark)">
+          <button type="button" class="plain piece" :class="{ marked: p.outcome }" @click="tapped(p)">
             <PieceToken :state="p.state" :size="34" />
             <span
               ><b>{{ names.get(p.person) ?? $t('Guest') }}</b
-              ><small>{{ p.outcome ? words[p.outcome] : stateWord(p.state) }}</small></span
+              ><small>{{ said(p) }}</small></span
             >
           </button>
         </li>
       </ul>
+      <DayTold
+        :title="$t('What ran out?')"
+        :choices="materials"
+        :told="state.ranOut.map((x) => ({ id: x.material, event: x.event }))"
+        @tell="emit('told', 'ran-out', $event)"
+        @take-back="emit('takeBack', $event)"
+      />
+      <DayTold
+        :title="$t('What took longer?')"
+        :choices="stages"
+        :told="state.longer.map((x) => ({ id: x.stage, event: x.event }))"
+        @tell="emit('told', 'longer', $event)"
+        @take-back="emit('takeBack', $event)"
+      />
     </div>
     <div class="side">
       <h2>{{ $t('Before all go') }}</h2>
@@ -100,10 +142,9 @@ function note() {
       </ul>
       <div v-if="undone.length" class="watch">
         <b>{{ $t('Still undone') }}</b>
-        <ul>
-          <li v-for="u in undone" :key="u">{{ u }}</li>
-        </ul>
+        <p>{{ undone.join(', ') }}</p>
       </div>
+      <slot />
       <div class="go">
         <v-btn class="big" @click="emit('back')">{{ $t('Back to the room') }}</v-btn>
         <v-btn color="primary" variant="flat" class="big" @click="emit('end')">{{ $t('End the class') }}</v-btn>
@@ -120,6 +161,7 @@ function note() {
 }
 .marks,
 .go {
+  align-items: end;
   display: flex;
   flex-wrap: wrap;
   gap: var(--s-2);
@@ -128,6 +170,7 @@ function note() {
 .mark {
   min-height: 64px;
   min-width: 76px;
+  padding: 0 var(--s-3);
   display: grid;
   place-items: center;
   border: 2px solid var(--edge);
@@ -138,6 +181,10 @@ function note() {
   background: var(--ink);
   color: var(--on-ink);
   border-color: var(--ink);
+}
+.place .field {
+  width: 110px;
+  min-height: 64px;
 }
 .big {
   height: 64px !important;

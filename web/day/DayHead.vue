@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { mdiCheck, mdiCloudOffOutline, mdiUndo } from '@mdi/js'
+import { mdiCheck, mdiCloudOffOutline, mdiUndo, mdiVolumeHigh, mdiVolumeOff } from '@mdi/js'
 import { t as tr } from '#core/language'
 import { computed } from 'vue'
 import { useTheme } from 'vuetify'
@@ -14,8 +14,9 @@ const props = defineProps<{
   full: boolean
   undo: boolean
   refused: readonly string[]
+  sound: boolean
 }>()
-const emit = defineEmits<{ undo: []; leave: [] }>()
+const emit = defineEmits<{ undo: []; leave: []; sound: [] }>()
 const theme = useTheme()
 function dim() {
   const on = document.documentElement.dataset['theme'] !== 'dark'
@@ -48,6 +49,9 @@ const kept = computed(() => {
       <p v-for="(r, i) in refused" :key="i">{{ r }}</p>
     </details>
     <v-btn class="tall" :disabled="!undo" @click="emit('undo')"><v-icon :icon="mdiUndo" size="20" />&nbsp;{{ $t('Undo') }}</v-btn>
+    <v-btn class="tall" :aria-pressed="sound" @click="emit('sound')"
+      ><v-icon :icon="sound ? mdiVolumeHigh : mdiVolumeOff" size="20" />&nbsp;{{ $t('Sound') }}</v-btn
+    >
     <v-btn class="tall" @click="dim">{{ $t('Dim') }}</v-btn>
     <v-btn class="tall" @click="emit('leave')">{{ $t('Leave') }}</v-btn>
   </header>
@@ -56,12 +60,12 @@ const kept = computed(() => {
 .head {
   display: flex;
   flex-wrap: wrap;
-  gap: var(--s-2) var(--s-4);
+  gap: var(--s-2) var(--s-3);
   align-items: center;
 }
 .which {
   min-width: 0;
-  max-width: 320px;
+  max-width: 240px;
 }
 h1 {
   font-size: var(--t-h3);

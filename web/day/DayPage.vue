@@ -3,23 +3,30 @@ import { t as tr } from '#core/language'
 import { useEventListener } from '@vueuse/core'
 import { computed, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
-import { unfinished, type Announcement, type DayStage, type Outcome } from '#core/day'
-import { floorOf, postsFor } from '#core/floor'
+import { stationsDay, stripDay, unfinished, type DayStage } from '#core/day'
+import { floorOf, postsFor, tableGrid } from '#core/floor'
 import { clockOf } from '#core/house'
 import { cautions } from '#core/recipe'
 import { minutesBetween, sayClock, sayMinute, sayShortDay } from '#core/time'
 import { tableName } from '#core/workshop'
 import { singleLetters } from '../app/keys'
+import SegmentChoice from '../ui/SegmentChoice.vue'
 import SourceMark from '../ui/SourceMark.vue'
 import DayActions from './DayActions.vue'
 import DayBegin from './DayBegin.vue'
+import DayBetween from './DayBetween.vue'
 import DayEnd from './DayEnd.vue'
 import DayHead from './DayHead.vue'
 import DaySay from './DaySay.vue'
 import DaySide from './DaySide.vue'
+import DayStations from './DayStations.vue'
+import DayStrip from './DayStrip.vue'
 import DayTable from './DayTable.vue'
 import { deed } from './dayWords'
+import { deedsOf } from './deeds'
+import { useCall } from './useCall'
 import { useDay } from './useDay'
+import { usePages } from './usePages'
 
 /** The day of a class, run from a tablet with wet hands: every piece's state, what to say next, one tap for a seat, a table, the room. */
 const route = useRoute()
@@ -69,21 +76,32 @@ const posts = computed(() =>
     p.tables.map(tableName),
   ),
 )
+const materials = computed(() => [
+  ...new Map((plan.value?.kit ?? []).filter((l) => !l.durable).map((l) => [l.material, { id: l.material, name: l.name }])).values(),
+])
+const stages = computed(() => strip.value?.stages ?? [])
 const undone = computed(() => unfinished(room.value!, state.value!).map((p) => names.value.get(p.id) ?? ''))
 
-const onPerson = (p: string) => ({ kind: 'person' as const, id: p })
-const onPieces = (what: (subject: { kind: 'piece'; id: string }) => Parameters<typeof tap>[0]) =>
-  tap(...pieces.value.map((p) => what({ kind: 'piece', id: p.id })))
-/** No haze: the round is not needed, what comes after it begins. */
-const past = (a: Announcement) =>
-  tap({ kind: 'began', subject: { kind: 'table', id: a.table }, value: { stage: a.then!.id, people: a.people } })
-const presence = (people: readonly string[], what: 'here' | 'absent' | 'left') =>
-  tap(...people.map((p) => ({ kind: what, subject: onPerson(p), value: {} }) as const))
-const outcome = (list: readonly string[], how: Outcome) =>
-  tap(...list.map((p) => ({ kind: 'outcome', subject: { kind: 'piece', id: p }, value: { how } }) as const))
-const did = (s: DayStage) => tap({ kind: 'did', subject: onPerson(seat.value!), value: { stage: s.id, people: [seat.value!] } })
-const needs = (what: 'you' | 'patch' | null) =>
-  onPieces((subject) => (what ? { kind: 'needs', subject, value: { what } } : { kind: 'helped', subject, value: {} }))
+const strip = computed(() => (room.value && state.value ? stripDay(room.value, state.value, tables.value, now.value) : undefined))
+const turn = usePages(tables, chosen)
+/** Tables stand as they do on the floor, where it is drawn and no more than three stand abreast. */
+const grid = computed(() => {
+  const floor = floorOf(house.value?.floors, session.value?.room ?? '')
+  const letters = room.value?.tables ?? []
+  const places = floor && turn.pages.length === 1 ? tableGrid(floor, letters.length) : undefined
+  const columns = Math.max(0, ...(places ?? []).map((p) => p.column))
+  if (!places || columns > 3) return undefined
+  const at = (table: string) => {
+    const p = places[letters.indexOf(table)]
+    return p ? { gridRow: p.row, gridColumn: p.column } : {}
+  }
+  return { columns, at }
+})
+const dueNow = computed(() =>
+  state.value?.begunAt && say.value[0] && minutesBetween(now.value, say.value[0].due) <= 0 ? say.value[0].cue : undefined,
+)
+const call = useCall(dueNow)
+const deeds = deedsOf(tap)
 const pick = (t: string) => {
   seat.value = undefined
   table.value = t
@@ -106,7 +124,7 @@ useEventListener(
     if (room.value!.tables.includes(letter)) pick(letter)
     else if (e.key === 'Enter' && !onButton && nextOf(chosen.value)) said(nextOf(chosen.value)!)
     else if (e.key === ' ' && !onButton && say.value[0]) said(say.value[0])
-    else if (letter === 'H' && seat.value) onPieces((subject) => ({ kind: 'needs', subject, value: { what: 'you' } }))
+    else if (letter === 'H' && seat.value) deeds.needs(pieces.value, 'you')
     else if (letter === 'Z') day.undo()
     else return
     e.preventDefault()
@@ -132,6 +150,8 @@ useEventListener(
       :refused="day.refused.value.map((x) => x.refused!)"
       :undo="!!day.undoable.value"
       @undo="day.undo()"
+      :sound="call.on.value"
+      @sound="call.toggle()"
       @leave="leave"
     >
       <b>{{ $t('Done about {0}', done) }}</b> <SourceMark mark="E" /><br />
@@ -144,43 +164,52 @@ useEventListener(
       :names="names"
       :cautions="hands"
       :posts="posts"
-      @presence="presence"
-      @check="(what, on) => tap({ kind: 'check', value: { what, on } })"
-      @climate="(celsius, humidityPct) => tap({ kind: 'climate', value: { celsius, humidityPct } })"
-      @guest="(t) => tap({ kind: 'guest', value: { table: t } })"
-      @begin="tap({ kind: 'begin', value: {} })"
-    />
+      @presence="deeds.presence"
+      @check="deeds.check"
+      @climate="deeds.climate"
+      @guest="deeds.guest"
+      @begin="deeds.begin"
+      ><DayBetween :day="day"
+    /></DayBegin>
     <DayEnd
       v-else-if="ending || state.endedAt"
       :state="state"
       :names="names"
       :sheets="`/api/workshops/${id}/take-home.pdf`"
       :undone="undone"
-      @outcome="outcome"
-      @check="(what, on) => tap({ kind: 'check', value: { what, on } })"
-      @note="(text) => tap({ kind: 'note', value: { text } })"
+      :materials="materials"
+      :stages="stages"
+      @outcome="deeds.outcome"
+      @home="deeds.home"
+      @shelf="deeds.shelf"
+      @told="deeds.told"
+      @take-back="deeds.takeBack"
+      @check="deeds.check"
+      @note="deeds.note"
       @back="ending = false"
-      @end="(tap({ kind: 'end', value: {} }), leave())"
-    />
+      @end="(deeds.end(), leave())"
+      ><DayBetween v-if="state.endedAt" :day="day"
+    /></DayEnd>
     <template v-else>
       <div class="middle">
-        <div class="room">
-          <DayTable
-            v-for="t in tables"
-            :key="t.table"
-            v-bind="{ t, state, names, now, seat, chosen: chosen === t.table, due: isDue(t.table) }"
-            @table="pick(t.table)"
-            @seat="pickSeat"
-          />
+        <div class="whole">
+          <DayStrip v-if="strip" :strip="strip" :chosen="chosen" />
+          <SegmentChoice v-if="turn.pages.length > 1" v-model="turn.page" :options="turn.pages" :label="$t('Tables')" hide-label />
+          <div class="room" :class="{ drawn: grid }" :style="grid ? { '--columns': grid.columns } : {}">
+            <DayTable
+              v-for="t in turn.shown"
+              :key="t.table"
+              :style="grid?.at(t.table)"
+              v-bind="{ t, state, names, now, seat, chosen: chosen === t.table, due: isDue(t.table) }"
+              @table="pick(t.table)"
+              @seat="pickSeat"
+            />
+          </div>
+          <DayStations :stations="stationsDay(room, state)" @places="deeds.places" />
         </div>
         <div class="beside">
-          <DaySay :say="say" :now="now" :house="house" @said="said" @skip="(a) => tap({ kind: 'skip', value: { cue: a.cue } })" />
-          <DaySide
-            :day="day"
-            @here="(p) => presence([p], 'here')"
-            @settle="(e) => tap({ kind: 'undo', value: { event: e } })"
-            @seat="pickSeat"
-          />
+          <DaySay :say="say" :now="now" :house="house" @said="said" @skip="deeds.skip" />
+          <DaySide :day="day" @here="(p) => deeds.presence([p], 'here')" @stop="deeds.stop" @settle="deeds.takeBack" @seat="pickSeat" />
         </div>
       </div>
       <div class="foot">
@@ -193,12 +222,12 @@ useEventListener(
           :stage="stageOf"
           :not-yet="seat ? notYet : ''"
           @next="said"
-          @past="past"
-          @presence="(what) => presence([seat!], what)"
-          @did="did"
-          @needs="needs"
-          @spare="onPieces((subject) => ({ kind: 'spare', subject, value: {} }))"
-          @home="onPieces((subject) => ({ kind: 'home', subject, value: {} }))"
+          @past="deeds.past"
+          @presence="(what) => deeds.presence([seat!], what)"
+          @did="(s) => deeds.did(seat!, s)"
+          @needs="(what) => deeds.needs(pieces, what)"
+          @spare="deeds.spare(pieces)"
+          @home="deeds.home(pieces.map((p) => p.id))"
           >{{ nextOf(chosen) ? deed(nextOf(chosen)!) : '' }}</DayActions
         >
         <v-btn class="end" @click="ending = true">{{ $t('End') }}</v-btn>

@@ -8,13 +8,18 @@ import type { Day } from './useDay'
 
 /** Beside the room: what cannot both be true, who is not here yet, who has to wait, what would bring the class back into its time. */
 const props = defineProps<{ day: Day }>()
-const emit = defineEmits<{ here: [person: string]; settle: [event: string]; seat: [person: string] }>()
+const emit = defineEmits<{ here: [person: string]; settle: [event: string]; seat: [person: string]; stop: [stage: string] }>()
 const state = computed(() => props.day.state.value!)
 const name = (p: string) => props.day.names.value.get(p) ?? tr('Guest')
 const clock = (at: string) => sayMinute(at, clockOf(props.day.house.value!))
 const late = computed(() => missing(props.day.room.value!, state.value))
 const waits = computed(() => props.day.next.value?.notYet ?? [])
 const over = computed(() => (props.day.left.value!.overMin > 0 ? offers(props.day.room.value!, state.value, props.day.now.value) : []))
+const stopped = computed(() => {
+  const after = state.value.stopAfter
+  const s = props.day.room.value!.people.flatMap((p) => p.route).find((x) => x.id === after)
+  return s && tr(s.name).toLowerCase()
+})
 const waitSaid = (from: string | null) =>
   from
     ? tr('never before {0}', `${sayShortDay(from)} ${sayClock(from, clockOf(props.day.house.value!))}`)
@@ -60,11 +65,14 @@ const tapSaid = (id: string) => {
         <span class="two">{{ waitSaid(w.from) }}</span>
       </p>
     </section>
+    <p v-if="stopped" class="small">
+      <b>{{ $t('Stops after {0}: the rest is done at home.', stopped) }}</b>
+    </p>
     <section v-if="over.length">
       <h3>{{ $t('To be clean in time') }}</h3>
-      <p v-for="o in over.slice(0, 3)" :key="o.stopAfter" class="small">
+      <v-btn v-for="o in over.slice(0, 3)" :key="o.stopAfter" class="tall" @click="emit('stop', o.stopAfter)">
         {{ $t('Stop after {0}, the rest at home: clean {1}', $t(o.name).toLowerCase(), clock(o.cleanAt)) }}
-      </p>
+      </v-btn>
     </section>
   </div>
 </template>

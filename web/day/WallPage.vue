@@ -6,6 +6,8 @@ import { clockOf } from '#core/house'
 import type { PieceState } from '#core/recipe'
 import { grouped } from '#core/sessions'
 import { minutesBetween, sayMinute } from '#core/time'
+import CueDrawing from '../craft/CueDrawing.vue'
+import { swatchesOf } from '../craft/cueSwatch'
 import PieceToken from '../ui/PieceToken.vue'
 import { line, stageWord, tablesSaid } from './dayWords'
 import { useDay } from './useDay'
@@ -35,6 +37,7 @@ const rows = computed(() =>
 )
 const coming = computed(() => next.value?.say[0])
 const cue = computed(() => coming.value?.stage ?? null)
+const swatches = computed(() => cue.value && swatchesOf(cue.value.id.split('.').at(-1)!))
 /** How much of the class is behind. */
 const share = computed(() => {
   const whole = minutesBetween(room.value!.from, room.value!.to)
@@ -72,8 +75,10 @@ const share = computed(() => {
           <b>{{ line(coming) }}</b>
         </p>
         <template v-if="cue">
-          <p class="right">{{ $t(cue.pass) }}</p>
-          <p class="wrong">{{ $t(cue.fail) }}</p>
+          <div v-for="side in ['pass', 'fail'] as const" :key="side" :class="[side, { drawn: swatches }]">
+            <CueDrawing v-if="swatches" :drawing="swatches[side].drawing" />
+            <p>{{ $t(cue[side]) }}</p>
+          </div>
         </template>
       </section>
     </div>
@@ -177,10 +182,16 @@ h1 {
 .when {
   font: 800 var(--t-wall-clock) / 0.9 var(--f-head);
 }
-.right {
+.drawn {
+  display: grid;
+  grid-template-columns: 9vw 1fr;
+  gap: 1vw;
+  align-items: center;
+}
+.pass {
   color: var(--ok);
 }
-.wrong {
+.fail {
   color: var(--watch);
 }
 footer {

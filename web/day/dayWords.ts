@@ -48,3 +48,6 @@ export function timer(minutes: number): string {
   const text = h > 0 ? `${h}:${String(m).padStart(2, '0')} h` : `${m}:${String(s % 60).padStart(2, '0')}`
   return minutes < 0 ? tr('{0} ago', text) : text
 }
+
+/** The place beside one: the last number in it goes up by one; a place without a number stays. */
+export const nextPlace = (place: string): string => place.replace(/\d+(?=\D*$)/, (n) => String(Number(n) + 1).padStart(n.length, '0'))

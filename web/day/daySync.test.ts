@@ -61,7 +61,7 @@ describe('taps on their way', () => {
     const sync = await open()
     away = true
     const mine = [note('one'), note('two')]
-    sync.add(mine)
+    await sync.add(mine)
     await vi.waitFor(() => expect(sync.online.value).toBe(false))
     expect([sync.waiting.value, there]).toEqual([2, []])
     const again = await open()
@@ -76,7 +76,7 @@ describe('taps on their way', () => {
     const sync = await open()
     const [bad, good] = [note('bad'), note('good')]
     refuse = new Set([bad.id])
-    sync.add([bad, good])
+    await sync.add([bad, good])
     await vi.waitFor(() => expect(sync.refused.value.map((x) => [x.id, x.refused])).toEqual([[bad.id, 'Too long. Shorten it.']]))
     expect([sync.waiting.value, there.map((e) => e.id)]).toEqual([0, [good.id]])
     expect((await keptDay.events(key)).map((x) => [x.id, x.sent]).sort()).toEqual(
@@ -92,7 +92,7 @@ describe('taps on their way', () => {
   it('a server that says nothing of a tap is not asked without end; it stays waiting', async () => {
     const sync = await open()
     silent = true
-    sync.add([note()])
+    await sync.add([note()])
     await vi.waitFor(() => expect(asked.filter((p) => p === '/api/day/events')).toHaveLength(1))
     await sync.flush()
     expect(sync.waiting.value).toBe(1)
@@ -100,7 +100,7 @@ describe('taps on their way', () => {
   it('the clock is measured; a tap from before it was ever measured gets its skew then', async () => {
     away = true
     const sync = await open()
-    sync.add([note()])
+    await sync.add([note()])
     expect(sync.events.value[0]).toMatchObject({ unmeasured: true, e: { skew: 0 } })
     away = false
     await sync.both()
@@ -111,14 +111,28 @@ describe('taps on their way', () => {
   it('a device without room says so and sends all the same', async () => {
     const sync = await open()
     const put = vi.spyOn(keptDay, 'putEvents').mockRejectedValue(new DOMException('no room', 'QuotaExceededError'))
-    sync.add([note()])
+    await sync.add([note()])
     await vi.waitFor(() => expect([there.length, sync.waiting.value]).toEqual([1, 0]))
     expect(sync.full.value).toBe(true)
     put.mockRestore()
   })
+  it('are shown once they are kept; a device that is slow to keep is not waited for', async () => {
+    const sync = await open()
+    let done = () => undefined as void
+    const put = vi.spyOn(keptDay, 'putEvents').mockImplementation(() => new Promise((go) => (done = () => go())))
+    const adding = sync.add([note()])
+    await Promise.resolve()
+    expect(sync.events.value).toEqual([])
+    await adding
+    expect(sync.events.value).toHaveLength(1)
+    expect(there).toEqual([])
+    put.mockRestore()
+    done()
+    await vi.waitFor(() => expect(there).toHaveLength(1))
+  })
   it('of another class are not shown', async () => {
     const sync = await open()
-    sync.add([note()])
+    await sync.add([note()])
     await sync.flush()
     there = []
     await sync.open(dayKey(id, 'other'), id, 'other')

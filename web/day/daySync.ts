@@ -8,6 +8,9 @@ interface Answered {
   refused: { id: string | null; what: string; remedy: string }[]
 }
 
+/** So long a tap waits to be kept before it is shown. */
+const patienceMs = 150
+
 /** The taps of one class between this device and the server: kept here first, sent when it answers, in their order; what it has beyond them is
  *  fetched. Measures how far this device's clock is ahead. A tap that the server will not have stays here, named. */
 export function makeDaySync() {
@@ -76,7 +79,9 @@ export function makeDaySync() {
     }
   })
   const flush = alone(async () => {
+    // Nothing is sent with a clock that nobody held against the server's.
     if (!known) await pull()
+    if (!known) return
     for (;;) {
       const waiting = events.value.filter((x) => !x.sent && !x.refused).slice(0, 200)
       if (waiting.length === 0) return
@@ -125,11 +130,14 @@ export function makeDaySync() {
       await pull()
       await flush()
     },
-    /** Kept on this device, shown at once, sent. */
-    add(list: readonly DayEvent[]): void {
-      const mine = list.map((e): KeptEvent => ({ id: e.id, key: at!.key, e, sent: false, ...(!known && !packed && { unmeasured: true }) }))
-      events.value = [...events.value, ...mine]
-      void keep(mine).then(flush)
+    /** Kept on this device, then shown, then sent: what was seen to happen survives the page. A device that is slow to keep is not waited for. */
+    async add(list: readonly DayEvent[]): Promise<void> {
+      const { key } = at!
+      const mine = list.map((e): KeptEvent => ({ id: e.id, key, e, sent: false, ...(!known && !packed && { unmeasured: true }) }))
+      const kept = keep(mine)
+      await Promise.race([kept, new Promise((go) => setTimeout(go, patienceMs))])
+      if (at?.key === key) merge(mine)
+      void kept.then(flush)
     },
   }
 }

@@ -116,16 +116,16 @@ export function useDay(id: Ref<string>, asked: Ref<string>) {
   /** One tap, several facts: kept on this device first, shown at once, sent when the server is there. */
   function tap(...facts: { [K in DayKind]: { kind: K; value: ValueOf<K>; subject?: DayEvent['subject'] } }[DayKind][]): void {
     if (!key.value) return
-    sync.add(
-      facts.map(
-        (f) =>
-          ({
-            ...{ id: uuidv7(), workshop: id.value, session: session.value!.id, subject: f.subject ?? { kind: 'room', id: 'room' } },
-            ...{ kind: f.kind, value: f.value, at: instantOf(Date.now()), device: deviceId(), seq: nextSeq(), skew: skew.value },
-            actor: desk.actor || 'this device',
-          }) as DayEvent,
-      ),
+    const taps = facts.map(
+      (f) =>
+        ({
+          ...{ id: uuidv7(), workshop: id.value, session: session.value!.id, subject: f.subject ?? { kind: 'room', id: 'room' } },
+          ...{ kind: f.kind, value: f.value, at: instantOf(Date.now()), device: deviceId(), seq: nextSeq(), skew: skew.value },
+          actor: desk.actor || 'this device',
+        }) as DayEvent,
     )
+    // Heard by bin/campaign: what was shown has to be in the database in the end.
+    void sync.add(taps).then(() => window.dispatchEvent(new CustomEvent('imprenta:tapped', { detail: taps.map((e) => e.id) })))
   }
   /** What was said is done: the stage begins for those it was for, or their hands are off it. */
   function said(a: Announcement): void {

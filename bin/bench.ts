@@ -13,6 +13,7 @@ import { benchMany, benchPapers } from './benchMany'
 import { benchMemory } from './benchMemory'
 import { benchPictures } from './benchPictures'
 import { benchRoom } from './benchRoom'
+import { benchDay } from './benchDay'
 import { benchRoomPage } from './benchRoomPage'
 import { benchSaves } from './benchSaves'
 import { benchSheets } from './benchSheets'
@@ -53,6 +54,15 @@ if (process.argv.includes('many')) {
   const end = await setup()
   const url = process.env['IMPRENTA_URL']!
   Object.assign(figures, await benchPapers(url), await benchMany(url, process.env['IMPRENTA_E2E_DATABASE']!))
+  end()
+  print()
+}
+if (process.argv.includes('day')) {
+  const end = await setup()
+  Object.assign(
+    figures,
+    await benchDay(process.env['IMPRENTA_URL']!, () => process.kill(Number(process.env['IMPRENTA_SERVER_PID']), 'SIGKILL')),
+  )
   end()
   print()
 }

@@ -5,7 +5,14 @@ import { uuidv7 } from 'uuidv7'
 import { demoWorkshops } from '../core/demo'
 import { seeded } from '../core/sheets'
 import { freePort, startCluster } from '../server/testing/cluster'
+import { campaignDay } from './campaignDay'
 
+if (process.argv[2] === 'day') {
+  const rounds = Number(process.argv[3] ?? 1000)
+  const figures = await campaignDay(rounds, (n) => process.stdout.isTTY && process.stdout.write(`\r${n + 1} of ${rounds}`))
+  for (const [name, n] of Object.entries(figures)) console.log(`${name.padEnd(14)}${n}`)
+  process.exit(figures.lost + figures.twice + figures.refused + figures.differ > 0 ? 1 : 0)
+}
 const [serverKills = 40, databaseKills = 12] = process.argv.slice(2).map(Number)
 const clients = 6
 const random = seeded(7)

@@ -1,4 +1,5 @@
 import { expect, test, type Browser, type Page } from '@playwright/test'
+import pg from 'pg'
 import type { Workshop } from '#core/workshop'
 import { own, putAway } from './own'
 import { axe, url } from './pages'
@@ -23,7 +24,20 @@ const bar = (page: Page, t: string, stage: string) => page.getByRole('button', {
 const seat = (page: Page, name: string) => page.getByRole('button', { name: new RegExp(`^${name} `) })
 const saved = (page: Page) => expect(page.getByText('Saved here and on the server')).toBeVisible()
 
-test('two tablets run a class from begin to end, one of them without net in the middle; what happened is in the workshop', async ({
+/** The address that the card of somebody's seat leads to. */
+async function addressOf(page: Page, id: string, person: string): Promise<string> {
+  await page.request.get(url(`/api/workshops/${id}/cards.pdf`))
+  const db = new pg.Client({ connectionString: process.env['IMPRENTA_E2E_DATABASE'] })
+  await db.connect()
+  const { rows } = await db.query<{ token: string }>('select token from piece_address where workshop_id = $1 and participant_id = $2', [
+    id,
+    person,
+  ])
+  await db.end()
+  return url(`/m/${rows[0]!.token}`)
+}
+
+test('two tablets, a helper’s phone, the wall and a participant’s phone run a class from begin to end, one of them without net in the middle; what happened is in the workshop and on its sheets', async ({
   browser,
   page,
 }) => {
@@ -42,6 +56,17 @@ test('two tablets run a class from begin to end, one of them without net in the 
   await a.getByRole('button', { name: 'Begin the class' }).click()
   await saved(a)
 
+  // A participant's phone waits for the word; the wall and a helper's phone are there.
+  const rune = await addressOf(page, 'daytime', 'moths-of-the-marsh-p2')
+  const mine = await browser.newContext({ viewport: { width: 390, height: 844 } }).then((c) => c.newPage())
+  await mine.goto(rune)
+  const told = mine.locator('.now h2')
+  await expect(mine.getByRole('heading', { name: 'Rune' })).toBeVisible()
+  await expect(told).toHaveText('Wait for the word')
+  expect(await axe(mine)).toEqual([])
+  const wall = await tablet(browser, path.replace(/day$/, 'wall'), 'Wall')
+  const help = await tablet(browser, `${path.replace(/day$/, 'helper')}?tables=A`, 'Pia')
+
   // The other tablet is where the first one is, and follows it.
   const b = await tablet(browser, path, 'Bram')
   await expect(say(b)).toContainText('Everybody looks here')
@@ -50,6 +75,10 @@ test('two tablets run a class from begin to end, one of them without net in the 
   await say(b).getByRole('button', { name: 'A: wet the paper begins' }).click()
   await expect(bar(a, 'A', 'Wet the paper')).toContainText(/4:\d\d/)
   expect(await axe(b)).toEqual([])
+  await expect(told).toHaveText('Wet the paper')
+  await expect(mine.getByRole('timer')).toHaveText(/^[2-5] minutes$/)
+  await expect(wall.getByRole('listitem').filter({ hasText: 'A' }).first()).toContainText(/Wet the paper\s*[1-5]\s*min/)
+  await expect(bar(help, 'A', 'Wet the paper')).toBeVisible()
 
   // Without net: it says so, opens again from what it kept, and takes taps.
   await b.evaluate(() => navigator.serviceWorker.ready.then(() => undefined))
@@ -67,6 +96,9 @@ test('two tablets run a class from begin to end, one of them without net in the 
   await a.getByRole('button', { name: 'Wet the paper: done' }).click()
   await a.getByRole('button', { name: 'Rub, round 1: done' }).click()
   await expect(seat(a, 'Rune')).toContainText('Rub 1')
+  await expect(told).toHaveText('Dry, then look')
+  await expect(mine.getByText('It dries by itself. Hands off.')).toBeVisible()
+  await expect(seat(help, 'Rune')).toContainText('Rub 1')
   await b.context().setOffline(false)
   await saved(b)
   await expect(seat(a, 'Rune')).toContainText('needs you')
@@ -85,6 +117,19 @@ test('two tablets run a class from begin to end, one of them without net in the 
   await a.getByRole('button', { name: 'The rest is good' }).click()
   await expect(a.locator('.piece').filter({ hasText: 'Mira' })).toContainText('torn')
   await expect(a.locator('.piece').filter({ hasText: 'Rune' })).toContainText('good')
+  // Rune's lies on the shelf, the next beside it; what ran out is told, and taken back by the same press.
+  await a.getByRole('radio', { name: 'to the shelf' }).click()
+  await a.getByLabel('Place').fill('2-9')
+  await a.locator('.piece').filter({ hasText: 'Rune' }).click()
+  await expect(a.locator('.piece').filter({ hasText: 'Rune' })).toContainText('good, shelf 2-9')
+  await expect(a.getByLabel('Place')).toHaveValue('2-10')
+  const ranOut = a.getByRole('region', { name: 'What ran out?' })
+  await ranOut.getByRole('button', { name: 'Sandpaper' }).click()
+  await expect(ranOut.getByRole('button', { name: 'Sandpaper' })).toHaveAttribute('aria-pressed', 'true')
+  await ranOut.getByRole('button', { name: 'Cord' }).click()
+  await ranOut.getByRole('button', { name: 'Cord' }).click()
+  await expect(ranOut.getByRole('button', { name: 'Cord' })).toHaveAttribute('aria-pressed', 'false')
+  await a.getByRole('region', { name: 'What took longer?' }).getByRole('button', { name: 'Rub, round 1' }).click()
   await a.getByLabel('One line for next time').fill('More towels')
   await a.getByRole('button', { name: 'Note it' }).click()
   await expect(a.getByText('Still undone')).toBeVisible()
@@ -92,14 +137,31 @@ test('two tablets run a class from begin to end, one of them without net in the 
   await saved(a)
   await a.getByRole('button', { name: 'End the class' }).click()
 
+  // The phone asks how it came out, and its word is the last.
+  await expect(mine.getByRole('button', { name: 'good' })).toHaveAttribute('aria-pressed', 'true')
+  await mine.getByRole('button', { name: 'hazy' }).click()
+  await expect(mine.getByText('Noted for this piece, without your name.')).toBeVisible()
+  expect(await axe(mine)).toEqual([])
+  // Sheets are true for each piece: his was rubbed once and goes on, hers was never wet.
+  const sheetOf = async (n: number) =>
+    (await page.request.get(url(`/api/workshops/daytime/take-home.md?who=moths-of-the-marsh-p${n}`))).text()
+  await expect.poll(() => sheetOf(2)).toContain('**Laid** → **Cured** → **Rub 1** → Rub 2 → Sealed')
+  const [his, hers] = await Promise.all([sheetOf(2), sheetOf(6)])
+  expect(his).not.toContain('Never before')
+  expect(hers).toContain('# Mira')
+  expect(hers).toContain('**Laid**')
+
   // In the workshop Rune's piece is rubbed once, the others are as they were.
   await a.goto(url('/w/daytime/take-home'))
   await expect(a.getByLabel('Pieces by state')).toContainText(/Rub 1\s*1/)
   const { events } = (await (await page.request.get(url('/api/day/daytime/daytime-2'))).json()) as { events: { kind: string }[] }
   const count = (kind: string) => events.filter((e) => e.kind === kind).length
-  expect([count('here'), count('begin'), count('end'), count('needs'), count('undo'), count('note')]).toEqual([19, 1, 1, 1, 1, 1])
+  expect([count('here'), count('begin'), count('end'), count('needs'), count('undo'), count('note')]).toEqual([19, 1, 1, 1, 2, 1])
+  expect([count('shelf'), count('ran-out'), count('longer')]).toEqual([1, 2, 1])
+  const last = events.filter((e) => e.kind === 'outcome').at(-1) as unknown as { value: object; actor: string }
+  expect([last.value, last.actor]).toEqual([{ how: 'hazy' }, 'whose piece it is'])
   await putAway(page, 'daytime')
-  await Promise.all([a.context().close(), b.context().close()])
+  await Promise.all([a, b, wall, help, mine].map((x) => x.context().close()))
 })
 
 test('the day by keys: a letter chooses the table, Enter does what is next for it, Space says what is next, H asks for help', async ({
@@ -124,11 +186,11 @@ test('the day by keys: a letter chooses the table, Enter does what is next for i
   await a.locator('body').press('z')
   await expect(seat(a, 'Mira')).not.toContainText('needs you')
   // The wall has the tables and whole minutes, no name; a helper's phone its own tables, and what is tapped there is here.
-  const wall = await tablet(browser, path.replace('/day', '/wall'), 'Wall')
+  const wall = await tablet(browser, path.replace(/day$/, 'wall'), 'Wall')
   await expect(wall.getByRole('listitem').filter({ hasText: 'B' }).first()).toContainText(/Wet the paper\s*[1-5]\s*min/)
   for (const name of ['Mira', 'Edda', 'Hanne']) await expect(wall.locator('main')).not.toContainText(name)
   expect(await axe(wall)).toEqual([])
-  const phone = await tablet(browser, `${path.replace('/day', '/helper')}?tables=D,E`, 'Bram')
+  const phone = await tablet(browser, `${path.replace(/day$/, 'helper')}?tables=D,E`, 'Bram')
   await expect(phone.getByRole('heading', { name: 'tables D E' })).toBeVisible()
   await expect(phone.getByRole('button', { name: /^Table A/ })).toHaveCount(0)
   await phone.getByRole('button', { name: 'D: wet the paper begins' }).click()

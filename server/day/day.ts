@@ -1,3 +1,4 @@
+import { setTimeout as wait } from 'node:timers/promises'
 import type pg from 'pg'
 import * as v from 'valibot'
 import { uuidv7 } from 'uuidv7'
@@ -87,6 +88,9 @@ export async function eventsAfter(
   return { last: rows.length > 0 ? Number(rows.at(-1)!.at) : after, events: rows.map((r) => r.body) }
 }
 
+/** So long taps are gathered before they are written into the workshop. */
+const gatherMs = 300
+
 /** Writes what happened into the workshop's document, so that cures, ready times, sheets and shelf count from it; as often as something new
  *  has come, one after another for each class. */
 export class Facts {
@@ -111,6 +115,8 @@ export class Facts {
   }
 
   private async work(): Promise<void> {
+    // Taps come in swarms: they are gathered, and hands that wait for an answer go first.
+    await wait(gatherMs)
     for (const [key, x] of this.waiting) {
       this.waiting.delete(key)
       try {

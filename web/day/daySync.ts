@@ -109,6 +109,8 @@ export function makeDaySync() {
     online,
     full,
     atLoss,
+    /** How far this device's clock is ahead, as far as anybody ever measured it. */
+    measuredSkew: () => (known || packed ? skew.value : null),
     /** Taps that the server does not have yet, and those that it will not have. */
     waiting: computed(() => events.value.filter((x) => !x.sent && !x.refused).length),
     refused: computed(() => events.value.filter((x) => x.refused)),
@@ -120,8 +122,9 @@ export function makeDaySync() {
       at = { key, workshop, session }
       const [pack, mine] = await Promise.all([keptDay.pack(key), keptDay.events(key)]).catch(() => [undefined, [] as KeptEvent[]] as const)
       if (at.key !== key) return
-      if (pack) {
-        ;[last.value, skew.value] = [pack.last, pack.skew]
+      if (pack) last.value = pack.last
+      if (pack && pack.skew !== null && !known) {
+        skew.value = pack.skew
         packed = true
       }
       // Another class was open before: its taps are kept, not shown here.

@@ -12,7 +12,8 @@ export interface Pack {
   house: House
   /** Up to which number the server's taps are here. */
   last: number
-  skew: number
+  /** How far this device's clock was ahead when it was last held against the server's; null where it never was. */
+  skew: number | null
   /** At which version everybody's names in it were last erased, as far as was known. */
   erased?: number
 }

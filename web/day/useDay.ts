@@ -7,6 +7,7 @@ import { planWorkshop, type Plan } from '#core/plan'
 import { instantAt, minutesBetween } from '#core/time'
 import { seatNames, type Workshop } from '#core/workshop'
 import { useDesk } from '../app/desk'
+import { later } from '../ui/later'
 import { makeDaySync } from './daySync'
 import { dayKey, keptDay } from './keptDay'
 
@@ -79,7 +80,8 @@ export function useDay(id: Ref<string>, asked: Ref<string>) {
   )
   /** Planned again at every tap and every minute. */
   const minute = computed(() => now.value.slice(0, 16))
-  const left = computed(() => (void minute.value, room.value && state.value ? replan(room.value, state.value, now.value) : undefined))
+  // A turn after the tap is shown: what was tapped is seen first.
+  const left = later(() => (void minute.value, room.value && state.value ? replan(room.value, state.value, now.value) : undefined))
   const next = computed(() =>
     room.value && state.value && left.value ? sayNext(room.value, state.value, left.value, now.value) : undefined,
   )
@@ -94,10 +96,10 @@ export function useDay(id: Ref<string>, asked: Ref<string>) {
   watch(key, (k) => void (k && sync.open(k, id.value, session.value!.id)), { immediate: true })
   const plain = <T>(x: T): T => JSON.parse(JSON.stringify(x)) as T
   let [putting, stood, stoodOf] = [Promise.resolve(), 0, '']
-  watch([workshop, house, key, sync.last], ([w, h, k, last]) => {
+  watch([workshop, house, key, sync.last, skew], ([w, h, k, last]) => {
     if (!w || !h || !k) return
     const erased = desk.erased[w.id] ?? 0
-    const pack = { key: k, workshop: plain(w), house: plain(h), last, skew: skew.value, erased }
+    const pack = { key: k, workshop: plain(w), house: plain(h), last, skew: sync.measuredSkew(), erased }
     putting = putting.then(async () => {
       stood = await keptDay.putPack(pack, stoodOf === k ? stood : 0)
       stoodOf = k

@@ -1,0 +1,161 @@
+import { chromium, type Page } from '@playwright/test'
+import { uuidv7 } from 'uuidv7'
+import { demoWorkshops } from '../core/demo'
+import { chromiumOptions } from '../e2e/chromium'
+
+const id = 'bench-day'
+const now = '2026-05-15T15:00:00-04:00[America/New_York]'
+const [tablets, taps] = [40, 120]
+
+/** Forty tablets that listen as pages do, and what a tap takes to be on every other one; what it takes to be painted on the one where it was made; and
+ *  how soon the day stands again from what a tablet kept, without a server. Milliseconds. `stopServer` ends the server. */
+export async function benchDay(url: string, stopServer: () => void): Promise<Record<string, number>> {
+  await create(url)
+  const figures: Record<string, number> = {}
+  const spread = await everywhere(url)
+  figures[`day: a tap on ${tablets - 1} other tablets, p50, ms`] = at(spread, 0.5)
+  figures[`day: a tap on ${tablets - 1} other tablets, p95, ms (asked 300)`] = at(spread, 0.95)
+  const browser = await chromium.launch(chromiumOptions)
+  const page = await browser.newPage({ viewport: { width: 1280, height: 800 } })
+  await page.addInitScript(() => {
+    ;(window as unknown as { shifts: number }).shifts = 0
+    new PerformanceObserver((l) => {
+      for (const e of l.getEntries() as (PerformanceEntry & { value: number; hadRecentInput: boolean })[])
+        if (!e.hadRecentInput) (window as unknown as { shifts: number }).shifts += e.value
+    }).observe({ type: 'layout-shift', buffered: true })
+  })
+  await page.goto(`${url}/w/${id}/day`)
+  await page.getByRole('button', { name: 'All here' }).click()
+  await page.getByRole('button', { name: 'Begin the class' }).click()
+  await page.locator('.seat').first().waitFor()
+  const painted = await tapToPaint(page)
+  figures['day: tap to painted, p50, ms'] = at(painted, 0.5)
+  figures['day: tap to painted, p95, ms (asked 50)'] = at(painted, 0.95)
+  await page.evaluate(() => navigator.serviceWorker.ready.then(() => undefined))
+  await page.reload()
+  await page.locator('.seat').first().waitFor()
+  figures['day: layout shift of an opened day'] = await page.evaluate(() => (window as unknown as { shifts: number }).shifts)
+  stopServer()
+  const opened: number[] = []
+  for (let i = 0; i < 7; i++) {
+    const began = performance.now()
+    await page.reload({ waitUntil: 'commit' })
+    await page.getByRole('region', { name: 'Say next' }).waitFor()
+    opened.push(performance.now() - began)
+  }
+  figures['day: usable from what is kept, without server, p50, ms'] = at(opened, 0.5)
+  figures['day: usable from what is kept, without server, worst, ms (asked 1500)'] = at(opened, 1)
+  await browser.close()
+  return figures
+}
+
+const at = (list: readonly number[], share: number): number =>
+  [...list].sort((a, b) => a - b)[Math.min(list.length - 1, Math.floor(share * list.length))]!
+
+async function create(url: string): Promise<void> {
+  const moths = demoWorkshops('2026-05-15')[0]!
+  const sessions = moths.sessions.map((s, i) =>
+    i === 1 ? { ...s, id: `${id}-2`, date: '2026-05-15', start: '14:20', end: '17:05', room: '' } : { ...s, id: `${id}-1`, room: '' },
+  )
+  const change = { path: '', before: null, after: { ...moths, id, title: id, sessions, pictures: [] } }
+  const command = {
+    id: uuidv7(),
+    subject: { kind: 'workshop', id },
+    baseVersion: 0,
+    kind: 'new',
+    changes: [change],
+    guards: [],
+    actor: '',
+    at: now,
+  }
+  await fetch(`${url}/api/commands`, { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify([command]) })
+}
+
+/** What each tap took to each other tablet. Each hears the server's events, and fetches what came, as the page does. */
+async function everywhere(url: string): Promise<number[]> {
+  const sent = new Map<string, number>()
+  const took: number[] = []
+  const stop = new AbortController()
+  const listen = async (n: number) => {
+    let [last, pulling, again] = [0, false, false]
+    const seen = new Set<string>()
+    const pull = async (): Promise<void> => {
+      if (pulling) {
+        again = true
+        return
+      }
+      pulling = true
+      do {
+        again = false
+        const got = (await (await fetch(`${url}/api/day/${id}/${id}-2?after=${last}`)).json()) as {
+          last: number
+          events: { id: string; device: string }[]
+        }
+        last = got.last
+        for (const e of got.events) {
+          if (!seen.has(e.id) && e.device !== `tablet-${n}`) took.push(performance.now() - sent.get(e.id)!)
+          seen.add(e.id)
+        }
+      } while (again)
+      pulling = false
+    }
+    const res = await fetch(`${url}/api/events`, { signal: stop.signal })
+    const reader = res.body!.pipeThrough(new TextDecoderStream()).getReader()
+    void (async () => {
+      try {
+        for (let r = await reader.read(); !r.done; r = await reader.read()) if (r.value.includes('"day"')) void pull()
+      } catch {
+        // the end of the measurement
+      }
+    })()
+  }
+  await Promise.all(Array.from({ length: tablets }, (_, n) => listen(n)))
+  for (let i = 0; i < taps; i++) {
+    const e = {
+      ...{
+        id: uuidv7(),
+        workshop: id,
+        session: `${id}-2`,
+        subject: { kind: 'room', id: 'room' },
+        kind: 'check',
+        value: { what: `c${i}`, on: true },
+      },
+      ...{ at: now, device: `tablet-${i % tablets}`, seq: i, skew: 0, actor: '' },
+    }
+    sent.set(e.id, performance.now())
+    await fetch(`${url}/api/day/events`, {
+      method: 'POST',
+      headers: { 'content-type': 'application/json' },
+      body: JSON.stringify({ events: [e] }),
+    })
+    await new Promise((go) => setTimeout(go, 150))
+  }
+  await new Promise((go) => setTimeout(go, 1000))
+  stop.abort()
+  if (took.length !== taps * (tablets - 1)) throw new Error(`${taps * (tablets - 1) - took.length} taps did not come to every tablet`)
+  return took
+}
+
+/** In the page, as text: what is compiled here has helpers that a page does not know. */
+const pressAndLook = `new Promise((done) => {
+  const find = () => [...document.querySelectorAll('.actions button')].find((b) => /Needs you/.test(b.textContent))
+  const before = find().className
+  const began = performance.now()
+  find().click()
+  const look = () => find().className === before ? requestAnimationFrame(look) : requestAnimationFrame(() => done(performance.now() - began))
+  requestAnimationFrame(look)
+})`
+
+/** From the press to the frame in which it is seen. */
+async function tapToPaint(page: Page): Promise<number[]> {
+  const list: number[] = []
+  for (let i = 0; i < 30; i++) {
+    await page
+      .locator('.seat')
+      .nth(i % 12)
+      .click()
+    list.push(await page.evaluate<number>(pressAndLook))
+    await page.waitForTimeout(120)
+  }
+  return list
+}

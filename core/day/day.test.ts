@@ -467,18 +467,47 @@ describe('what happened becomes the document', () => {
   it('states and times of pieces that hands were at, nothing of the others; once written nothing is left to write', () => {
     const taps = [did(52, 'rub1', table('B')), tap(60, 'home', {}, ['piece', piece('Mira')])]
     const state = fold(...taps)
-    const changes = factsOf(moths, state)
+    const changes = factsOf(moths, state, session)
     const after = applyChanges<Workshop>(moths, changes)!
     const mira = after.pieces.find((p) => p.participant === who('Mira'))!
     expect([mira.state, mira.asIs]).toEqual(['rub-1', true])
     expect(after.pieces.find((p) => p.participant === who('Rune'))).toEqual(moths.pieces.find((p) => p.participant === who('Rune')))
     expect(changes).toHaveLength(table('B').length)
-    expect(factsOf(after, state)).toEqual([])
+    expect(factsOf(after, state, session)).toEqual([])
     // Taken back, the document goes back too.
     const undone = fold(...taps, ...taps.map((e, i) => tap(61 + i, 'undo', { event: e.id })))
-    const back = applyChanges<Workshop>(after, factsOf(after, undone))!
+    const back = applyChanges<Workshop>(after, factsOf(after, undone, session))!
     const plain = (w: Workshop) => [...w.pieces].sort((a, b) => (a.id < b.id ? -1 : 1))
     expect(plain(back)).toEqual(plain(moths))
+  })
+})
+
+describe('the end of a class', () => {
+  const taps = [did(52, 'rub1', [who('Rune')]), tap(120, 'end')]
+  it('says of every piece that it goes home as it is, where no class comes after; of one that was never laid nothing', () => {
+    const after = applyChanges<Workshop>(moths, factsOf(moths, fold(...taps), session))!
+    const of = (name: string) => after.pieces.find((p) => p.participant === who(name))
+    expect([of('Rune')?.state, of('Rune')?.asIs]).toEqual(['rub-1', true])
+    expect([of('Mira')?.state, of('Mira')?.asIs]).toEqual(['laid', true])
+    expect(of('Edda')?.asIs).toBeUndefined()
+    const sheet = (name: string) =>
+      planWorkshop({ workshop: after, house, now: at(130) }).takeHome.find((s) => s.participant === who(name))!
+    // What happened beats what was planned: nobody is told that theirs is sealed.
+    expect([sheet('Rune').state, sheet('Rune').group === 'finished']).toEqual(['rub-1', false])
+    expect([sheet('Mira').state, sheet('Mira').ready !== undefined]).toEqual(['laid', true])
+  })
+  it('says nothing of those who come again; taken back, the plan goes on', () => {
+    const more: Workshop = { ...moths, sessions: [...moths.sessions, { ...moths.sessions[1]!, id: 'third', date: '2026-05-23' }] }
+    const some = {
+      ...more,
+      group: { ...more.group, participants: more.group.participants.map((p) => (p.id === who('Mira') ? { ...p, misses: ['third'] } : p)) },
+    }
+    const after = applyChanges<Workshop>(some, factsOf(some, fold(...taps), session))!
+    expect(after.pieces.filter((p) => p.asIs).map((p) => p.participant)).toEqual([who('Mira')])
+    const ended = applyChanges<Workshop>(moths, factsOf(moths, fold(...taps), session))!
+    const undone = fold(...taps, tap(121, 'undo', { event: taps[1]!.id }))
+    const back = applyChanges<Workshop>(ended, factsOf(ended, undone, session))!
+    expect(back.pieces.filter((p) => p.asIs)).toEqual([])
   })
 })
 
@@ -486,7 +515,7 @@ describe('of pieces that no tap was about', () => {
   it('nothing is written, however far somebody had them already', () => {
     const sealed: Workshop = { ...moths, pieces: moths.pieces.map((p, i) => (i === 0 ? { ...p, state: 'sealed' as const } : p)) }
     const other = dayRoom(sealed, planWorkshop({ workshop: sealed, house, now: from }), session)!
-    expect(factsOf(sealed, foldDay(other, [did(52, 'rub1', [who('Wren')])])).map((c) => c.path)).toEqual([
+    expect(factsOf(sealed, foldDay(other, [did(52, 'rub1', [who('Wren')])]), session).map((c) => c.path)).toEqual([
       `pieces/${sealed.pieces.find((p) => p.participant === who('Wren'))!.id}`,
     ])
   })

@@ -4,18 +4,29 @@ import type { DayState } from './fold'
 
 const rank = (s: (typeof pieceStates)[number]) => pieceStates.indexOf(s)
 
-/** What happened on the day as changes of the workshop's document: each piece that somebody's hands were at, in the state it is in and laid
- *  when it was laid. Of pieces that no tap was about nothing is said; what a tap made that was taken back goes back. */
-export function factsOf(workshop: Workshop, state: DayState): Change[] {
+/** What happened in a class as changes of the workshop's document: each piece that somebody's hands were at, in the state it is in and laid when it was
+ *  laid. Of pieces that no tap was about nothing is said, until the class is ended: then each piece whose person has no class after it goes home as
+ *  it is, whatever the plan would have made of it. What a tap made that was taken back goes back. */
+export function factsOf(workshop: Workshop, state: DayState, session: string): Change[] {
   const touched = new Set(state.touched)
+  const at = (id: string) => {
+    const s = workshop.sessions.find((x) => x.id === id)
+    return s ? `${s.date}T${s.start}` : ''
+  }
+  /** Nothing more is done with it in a class. */
+  const isLast = (person: string) => {
+    const misses = workshop.group.participants.find((p) => p.id === person)?.misses ?? []
+    return !workshop.sessions.some((s) => at(s.id) > at(session) && !misses.includes(s.id))
+  }
   return state.pieces.flatMap((x) => {
     if (!touched.has(x.person) || !workshop.group.participants.some((p) => p.id === x.person)) return []
     const was = pieceOf(workshop, x.person, x.design, x.number)
-    if (!was && rank(x.state) < rank('laid') && !x.home) return []
+    const asIs = x.home || (state.endedAt !== null && isLast(x.person) && rank(x.state) >= rank('laid'))
+    if (!was && rank(x.state) < rank('laid') && !asIs) return []
     const { asIs: _asIs, ...piece } =
       was ?? newPiece(workshop, { participant: x.person, designId: x.design, number: x.number, state: x.state })
-    const after = { ...piece, state: x.state, laidAt: x.laidAt ?? was?.laidAt ?? null, ...(x.home && { asIs: true }) }
-    const same = was && was.state === after.state && was.laidAt === after.laidAt && (was.asIs ?? false) === x.home
+    const after = { ...piece, state: x.state, laidAt: x.laidAt ?? was?.laidAt ?? null, ...(asIs && { asIs: true }) }
+    const same = was && was.state === after.state && was.laidAt === after.laidAt && (was.asIs ?? false) === asIs
     return same ? [] : [changed(inWorkshop.pieces(piece.id), was ?? null, after)]
   })
 }

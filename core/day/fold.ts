@@ -60,7 +60,7 @@ export interface DayState {
   /** Work ends after this stage for all who are not past it. */
   stopAfter: string | null
   conflicts: Conflict[]
-  /** Everybody whom a tap was about, also one that was taken back. */
+  /** Everybody whom a tap was about, also one that was taken back; all once the class was ended. */
   touched: string[]
   /** The last event that can be taken back, by device. */
   last: Record<string, DayEvent>
@@ -100,7 +100,7 @@ export function foldDay(room: DayRoom, events: readonly DayEvent[]): DayState {
       longer: [],
     },
     stopAfter: null,
-    ...{ conflicts: [], last: {}, touched: touchedBy(events) },
+    ...{ conflicts: [], last: {}, touched: touchedBy(room, events) },
   }
   const usual = commonRoute(room)
   /** What said last that somebody is gone, or goes home. */
@@ -248,7 +248,10 @@ export function foldDay(room: DayRoom, events: readonly DayEvent[]): DayState {
   return state
 }
 
-function touchedBy(events: readonly DayEvent[]): string[] {
+function touchedBy(room: DayRoom, events: readonly DayEvent[]): string[] {
+  // The end of a class is about everybody.
+  if (events.some((e) => e.kind === 'end')) return room.people.map((p) => p.id).sort()
+
   const people = events.flatMap((e) => [
     ...('people' in e.value ? (e.value.people ?? []) : []),
     ...(e.subject.kind === 'piece' ? [e.subject.id.split('.')[0]!] : []),

@@ -135,7 +135,7 @@ export class Facts {
       const room = dayRoom(stored.body, plan, session)
       if (!room) return
       const { events } = await eventsAfter(this.pool, id, session, 0)
-      const changes = factsOf(stored.body, foldDay(room, events))
+      const changes = factsOf(stored.body, foldDay(room, events), session)
       if (changes.length === 0) return
       const command = {
         ...{ id: uuidv7(), subject: { kind: 'workshop', id }, baseVersion: stored.version, kind: 'day', changes, guards: [] },

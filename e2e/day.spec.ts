@@ -210,3 +210,54 @@ test('the day by keys: a letter chooses the table, Enter does what is next for i
   await putAway(page, 'bykeys')
   await a.context().close()
 })
+
+test('what could go wrong on a tablet: a tag in a name, a page left with taps unsent, a newer version put up meanwhile', async ({
+  browser,
+  page,
+}) => {
+  const name = '<img src=x onerror="document.title=1">'
+  const path = `${await own(page, 'badday', (w) => ({
+    ...today('badday')(w),
+    group: { ...w.group, participants: w.group.participants.map((p, i) => (i === 1 ? { ...p, name } : p)) },
+  }))}/day`
+  const a = await tablet(browser, path, 'Noor')
+  await a.getByRole('button', { name: 'All here' }).click()
+  await a.getByRole('button', { name: 'Begin the class' }).click()
+  await expect(a.getByRole('button', { name: `${name} Laid` })).toBeVisible()
+  await expect(a.locator('.room img')).toHaveCount(0)
+  const mine = await browser.newContext({ viewport: { width: 390, height: 844 } }).then((c) => c.newPage())
+  await mine.goto(await addressOf(page, 'badday', 'moths-of-the-marsh-p2'))
+  await expect(mine.getByRole('heading', { level: 1 })).toHaveText('<img')
+  await expect(mine.locator('img')).toHaveCount(0)
+
+  // A newer version is put up: the files of this one are gone from the server. The day goes on, also after a reload.
+  await a.evaluate(() => navigator.serviceWorker.ready.then(() => undefined))
+  await expect.poll(() => a.evaluate(() => navigator.serviceWorker.controller !== null)).toBe(true)
+  await a.context().route(/\/assets\//, (route) => route.fulfill({ status: 404, body: 'gone' }))
+  await a.reload()
+  await seat(a, 'Mira').click()
+  await a.getByRole('button', { name: 'Needs you' }).click()
+  await expect(seat(a, 'Mira')).toContainText('needs you')
+  await saved(a)
+  await a.context().unroute(/\/assets\//)
+
+  // Without net sheets cannot be printed, and it says why; taps that are left with the page go from whatever page is open next.
+  await a.context().setOffline(true)
+  await seat(a, 'Dov').click()
+  await a.getByRole('button', { name: 'Needs you' }).click()
+  await expect(a.getByText('1 taps kept on this tablet, no net')).toBeVisible()
+  await a.getByRole('button', { name: 'End', exact: true }).click()
+  await expect(a.getByText('Sheets are printed by the server: when the net is back.')).toBeVisible()
+  await expect(a.getByRole('link', { name: 'Print all sheets' })).toHaveCount(0)
+  await a.getByRole('button', { name: 'Leave' }).click()
+  await a.context().setOffline(false)
+  await a.goto(url('/craft'))
+  await expect
+    .poll(async () => {
+      const { events } = (await (await page.request.get(url('/api/day/badday/badday-2'))).json()) as { events: { kind: string }[] }
+      return events.filter((e) => e.kind === 'needs').length
+    })
+    .toBe(2)
+  await putAway(page, 'badday')
+  await Promise.all([a.context().close(), mine.context().close()])
+})

@@ -54,6 +54,9 @@ export const day: Record<string, string> = {
   'not laid yet': 'sin pegar todavía',
   'Air and catch-ups': 'Aire y recuperaciones',
   'Whole shelf': 'Todo el estante',
+  'Sheets are printed by the server: when the net is back.': 'Las hojas las imprime el servidor: cuando vuelva la red.',
+  'Without net this page goes on as long as it stays open: over plain HTTP it cannot be opened again.':
+    'Sin red, esta página sigue mientras esté abierta: con HTTP simple no se puede volver a abrir.',
   Sound: 'Sonido',
   '{0} of {1} taken': '{0} de {1} ocupados',
   shut: 'cerrado',

@@ -26,6 +26,8 @@ function air() {
   wrong.value = celsius.value.trim() === '' || humidity.value.trim() === '' || !(c >= -10 && c <= 45 && h >= 0 && h <= 100)
   if (!wrong.value) emit('climate', c, h)
 }
+/** A browser keeps the application itself over HTTPS only. */
+const reopens = 'serviceWorker' in navigator
 const of = (person: string) => props.state.people.find((p) => p.id === person)?.presence
 const unknown = () => unmarked(props.room, props.state).map((p) => p.id)
 </script>
@@ -95,6 +97,9 @@ const unknown = () => unmarked(props.room, props.state).map((p) => p.id)
           $t('Helper {0}', i + 1)
         }}</RouterLink>
         <a :href="`/api/workshops/${room.workshop}/cards.pdf`" target="_blank">{{ $t('Cards for the seats, with codes') }}</a>
+      </p>
+      <p v-if="!reopens" class="small watch">
+        {{ $t('Without net this page goes on as long as it stays open: over plain HTTP it cannot be opened again.') }}
       </p>
       <v-btn color="primary" variant="flat" class="big go" @click="emit('begin')">{{ $t('Begin the class') }}</v-btn>
     </div>

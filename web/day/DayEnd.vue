@@ -116,7 +116,8 @@ function note() {
     </div>
     <div class="side">
       <h2>{{ $t('Before all go') }}</h2>
-      <v-btn class="big" :href="sheets" target="_blank">{{ $t('Print all sheets') }}</v-btn>
+      <v-btn v-if="sheets" class="big" :href="sheets" target="_blank">{{ $t('Print all sheets') }}</v-btn>
+      <p v-else class="watch">{{ $t('Sheets are printed by the server: when the net is back.') }}</p>
       <v-checkbox
         v-for="c in ['clean-up', 'pulp', 'water']"
         :key="c"

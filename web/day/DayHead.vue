@@ -15,6 +15,8 @@ const props = defineProps<{
   undo: boolean
   refused: readonly string[]
   sound: boolean
+  /** Taps would go with the page. */
+  stay: boolean
 }>()
 const emit = defineEmits<{ undo: []; leave: []; sound: [] }>()
 const theme = useTheme()
@@ -53,7 +55,7 @@ const kept = computed(() => {
       ><v-icon :icon="sound ? mdiVolumeHigh : mdiVolumeOff" size="20" />&nbsp;{{ $t('Sound') }}</v-btn
     >
     <v-btn class="tall" @click="dim">{{ $t('Dim') }}</v-btn>
-    <v-btn class="tall" @click="emit('leave')">{{ $t('Leave') }}</v-btn>
+    <v-btn class="tall" :disabled="stay" @click="emit('leave')">{{ $t('Leave') }}</v-btn>
   </header>
 </template>
 <style scoped>

@@ -3,6 +3,7 @@ import { afterEach, beforeEach, expect, describe, it, vi } from 'vitest'
 import type { DayEvent } from '#core/day'
 import { keptDay, dayKey, type Pack } from './keptDay'
 import { makeDaySync } from './daySync'
+import { sendKept } from './sendKept'
 
 let [serverMs, away] = [0, false]
 let there: DayEvent[] = []
@@ -129,7 +130,10 @@ describe('taps on their way', () => {
     const put = vi.spyOn(keptDay, 'putEvents').mockRejectedValue(new DOMException('no room', 'QuotaExceededError'))
     await sync.add([note()])
     await vi.waitFor(() => expect([there.length, sync.waiting.value]).toEqual([1, 0]))
-    expect(sync.full.value).toBe(true)
+    expect([sync.full.value, sync.atRisk.value]).toEqual([true, false])
+    away = true
+    await sync.add([note()])
+    expect(sync.atRisk.value).toBe(true)
     put.mockRestore()
   })
   it('are shown once they are kept; a device that is slow to keep is not waited for', async () => {
@@ -154,6 +158,39 @@ describe('taps on their way', () => {
     await sync.open(dayKey(id, 'other'), id, 'other')
     expect(sync.events.value).toEqual([])
     expect(await keptDay.events(key)).toHaveLength(1)
+  })
+})
+
+describe('taps that were left with a page that was closed', () => {
+  const left = (e: DayEvent, more: object = {}) => keptDay.putEvents([{ id: e.id, key, e, sent: false, ...more }])
+  it('are sent from another page, in their order, measured first; what is refused is not asked again', async () => {
+    // What other tests left goes first.
+    await sendKept()
+    there = []
+    const [first, second, bad, done] = [note('1'), note('2'), note('bad'), note('done')]
+    refuse = new Set([bad.id])
+    await left(second)
+    await left(bad)
+    await left(first, { unmeasured: true })
+    await keptDay.putEvents([{ id: done.id, key, e: done, sent: true }])
+    await sendKept()
+    expect(there.map((e) => e.id)).toEqual([first.id, second.id])
+    expect(Math.abs(there[0]!.skew - 5000)).toBeLessThanOrEqual(1000)
+    expect(await keptDay.unsent()).toEqual([])
+    asked = []
+    await sendKept()
+    expect(asked).toEqual([])
+  })
+  it('wait where nobody answers, and where the server says nothing of them', async () => {
+    await left(note())
+    away = true
+    await expect(sendKept()).rejects.toThrow()
+    away = false
+    silent = true
+    await sendKept()
+    expect(await keptDay.unsent()).toHaveLength(1)
+    silent = false
+    await sendKept()
   })
 })
 

@@ -1,12 +1,7 @@
 import { computed, ref, shallowRef } from 'vue'
 import type { DayEvent } from '#core/day'
 import { keptDay, type KeptEvent } from './keptDay'
-
-interface Answered {
-  now: string
-  taken: string[]
-  refused: { id: string | null; what: string; remedy: string }[]
-}
+import { askDay, mostAtOnce, postTaps, skewOf, withSkew } from './sendKept'
 
 /** So long a tap waits to be kept before it is shown. */
 const patienceMs = 150
@@ -37,22 +32,15 @@ export function makeDaySync() {
   }
   function measured(serverNow: string, asked: number): void {
     known = true
-    skew.value = Math.round((asked + Date.now()) / 2 - Date.parse(serverNow.replace(/\[.*$/, '')))
-    const put = events.value
-      .filter((x) => x.unmeasured && !x.sent)
-      .map(({ unmeasured: _u, ...x }): KeptEvent => ({ ...x, e: { ...x.e, skew: skew.value } }))
+    skew.value = skewOf(serverNow, asked)
+    const put = events.value.filter((x) => x.unmeasured && !x.sent).map((x) => withSkew(x, skew.value))
     if (put.length === 0) return
     merge(put)
     void keep(put)
   }
-  const json = async <T>(path: string, init?: RequestInit): Promise<T> => {
-    const asked = Date.now()
-    const res = await fetch(path, init)
-    if (!res.ok) throw new Error(String(res.status))
-    const got = (await res.json()) as T & { now: string }
-    measured(got.now, asked)
+  const answered = (serverNow: string, asked: number) => {
+    measured(serverNow, asked)
     online.value = true
-    return got
   }
   /** One at a time; what fails is tried again by whoever asks next. */
   const alone = (work: () => Promise<void>) => {
@@ -69,7 +57,8 @@ export function makeDaySync() {
   const pull = alone(async () => {
     for (let more = true; more && at;) {
       const { key, workshop, session } = at
-      const got = await json<{ last: number; events: DayEvent[] }>(`/api/day/${workshop}/${session}?after=${last.value}`)
+      const { got, asked } = await askDay<{ last: number; events: DayEvent[] }>(`/api/day/${workshop}/${session}?after=${last.value}`)
+      answered(got.now, asked)
       if (at?.key !== key) return
       const fresh = got.events.map((e): KeptEvent => ({ id: e.id, key, e, sent: true }))
       if (fresh.length > 0) await keep(fresh)
@@ -83,18 +72,10 @@ export function makeDaySync() {
     if (!known) await pull()
     if (!known) return
     for (;;) {
-      const waiting = events.value.filter((x) => !x.sent && !x.refused).slice(0, 200)
+      const waiting = events.value.filter((x) => !x.sent && !x.refused).slice(0, mostAtOnce)
       if (waiting.length === 0) return
-      const got = await json<Answered>('/api/day/events', {
-        method: 'POST',
-        headers: { 'content-type': 'application/json' },
-        body: JSON.stringify({ events: waiting.map((x) => x.e) }),
-      })
-      const taken = new Set(got.taken)
-      const why = new Map(got.refused.map((r) => [r.id, `${r.what} ${r.remedy}`]))
-      const told = waiting.flatMap((x): KeptEvent[] =>
-        taken.has(x.id) ? [{ ...x, sent: true }] : why.has(x.id) ? [{ ...x, refused: why.get(x.id)! }] : [],
-      )
+      const { told, now, asked } = await postTaps(waiting)
+      answered(now, asked)
       // A server that says nothing of any of them would be asked for ever.
       if (told.length === 0) return
       await keep(told)
@@ -113,6 +94,8 @@ export function makeDaySync() {
     measuredSkew: () => (known || packed ? skew.value : null),
     /** Taps that the server does not have yet, and those that it will not have. */
     waiting: computed(() => events.value.filter((x) => !x.sent && !x.refused).length),
+    /** Taps live on this page alone: the device had no room, the server does not have them. */
+    atRisk: computed(() => full.value && events.value.some((x) => !x.sent)),
     refused: computed(() => events.value.filter((x) => x.refused)),
     flush,
     pull,

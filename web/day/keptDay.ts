@@ -55,6 +55,9 @@ export const keptDay = {
     await tx.done
     return last
   },
+  /** Taps that the server has not said anything of, of whatever class, in the order of their making on this device. */
+  unsent: async (): Promise<KeptEvent[]> =>
+    ((await (await db()).getAll('events')) as KeptEvent[]).filter((x) => !x.sent && !x.refused).sort((a, b) => a.e.seq - b.e.seq),
   /** On disk before it is answered. */
   putEvents: async (list: readonly KeptEvent[]): Promise<void> => {
     const tx = (await db()).transaction('events', 'readwrite', { durability: 'strict' })

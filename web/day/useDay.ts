@@ -112,6 +112,8 @@ export function useDay(id: Ref<string>, asked: Ref<string>) {
   useIntervalFn(() => void sync.both(), 4000)
   // The application itself is kept for a day without net; a browser that cannot says so in nothing that is lost.
   if (import.meta.env.PROD && 'serviceWorker' in navigator) void navigator.serviceWorker.register('/sw.js').catch(() => undefined)
+  // What this device could not keep would go with the page: it asks first.
+  useEventListener(window, 'beforeunload', (e) => sync.atRisk.value && e.preventDefault())
   const wake = useWakeLock()
   if (wake.isSupported.value) void wake.request('screen').catch(() => undefined)
 
@@ -163,6 +165,7 @@ export function useDay(id: Ref<string>, asked: Ref<string>) {
     refused: sync.refused,
     online: sync.online,
     full: sync.full,
+    atRisk: sync.atRisk,
     looked,
     events,
   }

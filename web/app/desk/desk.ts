@@ -5,7 +5,7 @@ import type { House } from '#core/house'
 import { phrases } from '#core/phrases'
 import { addMinutes, inZone } from '#core/time'
 import { api } from '../api'
-import { ofDays } from './days'
+import { ofDays, sendDays } from './days'
 import { makeDocuments } from './documents'
 import { makeHeart } from './heart'
 import { makeHistory } from './history'
@@ -91,10 +91,14 @@ export const useDesk = defineStore('desk', () => {
       void ofDays((kept) => kept.sweep(now.value.slice(0, 10), (id) => documents.summaries.value.some((w) => w.id === id))).catch(
         () => undefined,
       )
+    void sendDays()
     inbox.listen()
-    setInterval(() => tick.value++, 30_000)
+    setInterval(() => {
+      tick.value++
+      void sendDays()
+    }, 30_000)
     setInterval(() => void (state.value.pending.length && outbox.flush()), 3000)
-    useEventListener(window, 'online', () => void inbox.load().then(outbox.flush))
+    useEventListener(window, 'online', () => void inbox.load().then(outbox.flush).then(sendDays))
     // What the browser could not keep would go with the page: it asks first.
     useEventListener(window, 'beforeunload', (e) => unkeptCount.value > 0 && e.preventDefault())
   }

@@ -142,7 +142,7 @@ async function openTablet(dir: string, url: string, shown: Set<string>): Promise
     ),
   )
   await page.goto(`${url}/w/${id}/day/${id}-2`)
-  await page.locator('.seat, .person').first().waitFor({ timeout: 20_000 })
+  await page.locator('.seat, .card').first().waitFor({ timeout: 20_000 })
   return { context, page }
 }
 
@@ -153,7 +153,7 @@ async function tapAbout(page: Page, random: () => number): Promise<void> {
     const nth = Math.floor(random() * 16)
     try {
       await page.locator('.seat').nth(nth).click({ timeout: 1500 })
-      await page.getByRole('button', { name: random() < 0.5 ? 'Needs you' : 'Patch' }).click({ timeout: 1500 })
+      await page.getByRole('button', { name: random() < 0.5 ? 'Needs you' : 'Patch', exact: true }).click({ timeout: 1500 })
     } catch {
       return
     }

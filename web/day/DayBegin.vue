@@ -32,20 +32,20 @@ const of = (person: string) => props.state.people.find((p) => p.id === person)?.
 const unknown = () => unmarked(props.room, props.state).map((p) => p.id)
 </script>
 <template>
-  <section class="begin">
+  <section class="two-parts">
     <div>
-      <div class="head">
+      <div class="marks">
         <h2>{{ $t('Who is here?') }}</h2>
         <v-btn color="primary" variant="flat" class="big" :disabled="!unknown().length" @click="emit('presence', unknown(), 'here')">{{
           $t('All here')
         }}</v-btn>
         <v-btn class="big" @click="emit('guest', room.tables[0] ?? 'A')">{{ $t('Somebody more') }}</v-btn>
       </div>
-      <ul class="bare people">
+      <ul class="bare cards">
         <li v-for="p in room.people" :key="p.id">
           <button
             type="button"
-            class="plain person"
+            class="plain card"
             :class="of(p.id)"
             :aria-pressed="of(p.id) === 'here'"
             @click="emit('presence', [p.id], of(p.id) === 'here' ? 'absent' : 'here')"
@@ -64,7 +64,7 @@ const unknown = () => unmarked(props.room, props.state).map((p) => p.id)
       </p>
       <slot />
     </div>
-    <div class="checks">
+    <div class="side">
       <h2>{{ $t('Before it begins') }}</h2>
       <v-checkbox
         v-for="c in ['stations', 'samples', 'cautions']"
@@ -76,7 +76,7 @@ const unknown = () => unmarked(props.room, props.state).map((p) => p.id)
       <ul class="small">
         <li v-for="c in cautions" :key="c">{{ c }}</li>
       </ul>
-      <form class="air" @submit.prevent="air">
+      <form class="line" @submit.prevent="air">
         <label
           ><span class="label">{{ $t('Air, °C') }}</span
           ><input v-model="celsius" class="field" inputmode="decimal" :aria-invalid="wrong"
@@ -105,83 +105,4 @@ const unknown = () => unmarked(props.room, props.state).map((p) => p.id)
     </div>
   </section>
 </template>
-<style scoped>
-.begin {
-  display: grid;
-  grid-template-columns: 1.4fr 1fr;
-  gap: var(--s-6);
-  padding: var(--s-4) 0;
-}
-.head {
-  display: flex;
-  flex-wrap: wrap;
-  gap: var(--s-3);
-  align-items: center;
-  margin-bottom: var(--s-3);
-}
-.big {
-  height: 64px !important;
-}
-.people {
-  display: grid;
-  grid-template-columns: repeat(auto-fill, minmax(150px, 1fr));
-  gap: var(--s-2);
-}
-.person {
-  display: grid;
-  width: 100%;
-  min-height: 64px;
-  align-content: center;
-  padding: 0 var(--s-3);
-  border: 2px dashed var(--edge);
-  border-radius: var(--r-ctl);
-}
-.person b {
-  overflow: hidden;
-  text-overflow: ellipsis;
-  white-space: nowrap;
-}
-.person small {
-  color: var(--text-2);
-}
-.person.here {
-  border: 2px solid var(--ink);
-  background: var(--wash);
-}
-.person.absent {
-  text-decoration: line-through;
-}
-.checks {
-  display: grid;
-  gap: var(--s-2);
-  align-content: start;
-}
-.air {
-  display: grid;
-  grid-template-columns: 1fr 1fr auto;
-  gap: var(--s-2);
-  align-items: end;
-}
-.air .field {
-  width: 100%;
-  min-height: 64px;
-}
-.links {
-  display: flex;
-  flex-wrap: wrap;
-  gap: var(--s-4);
-}
-.links a {
-  min-height: 44px;
-  display: grid;
-  align-items: center;
-}
-.go {
-  font-size: var(--t-h3);
-}
-@media (max-width: 900px) {
-  .begin {
-    grid-template-columns: minmax(0, 1fr);
-  }
-}
-</style>
+<style scoped src="./ends.css"></style>

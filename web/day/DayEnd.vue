@@ -63,7 +63,7 @@ function note() {
 }
 </script>
 <template>
-  <section class="end">
+  <section class="two-parts">
     <div>
       <h2>{{ $t('How did they come out?') }}</h2>
       <div class="marks" role="radiogroup" :aria-label="$t('How did they come out?')">
@@ -88,9 +88,9 @@ function note() {
         <v-btn class="big" :disabled="!open.length" @click="emit('outcome', open, 'good')">{{ $t('The rest is good') }}</v-btn>
         <v-btn class="big" :disabled="!indoors.length" @click="emit('home', indoors)">{{ $t('The rest goes home') }}</v-btn>
       </div>
-      <ul class="bare pieces">
+      <ul class="bare cards">
         <li v-for="p in here" :key="p.id">
-          <button type="button" class="plain piece" :class="{ marked: p.outcome }" @click="tapped(p)">
+          <button type="button" class="plain card token" :class="{ here: p.outcome }" @click="tapped(p)">
             <PieceToken :state="p.state" :size="34" />
             <span
               ><b>{{ names.get(p.person) ?? $t('Guest') }}</b
@@ -146,97 +146,11 @@ function note() {
         <p>{{ undone.join(', ') }}</p>
       </div>
       <slot />
-      <div class="go">
+      <div class="marks">
         <v-btn class="big" @click="emit('back')">{{ $t('Back to the room') }}</v-btn>
         <v-btn color="primary" variant="flat" class="big" @click="emit('end')">{{ $t('End the class') }}</v-btn>
       </div>
     </div>
   </section>
 </template>
-<style scoped>
-.end {
-  display: grid;
-  grid-template-columns: 1.5fr 1fr;
-  gap: var(--s-6);
-  padding: var(--s-4) 0;
-}
-.marks,
-.go {
-  align-items: end;
-  display: flex;
-  flex-wrap: wrap;
-  gap: var(--s-2);
-  margin: var(--s-2) 0 var(--s-3);
-}
-.mark {
-  min-height: 64px;
-  min-width: 76px;
-  padding: 0 var(--s-3);
-  display: grid;
-  place-items: center;
-  border: 2px solid var(--edge);
-  border-radius: var(--r-ctl);
-  background: var(--stock);
-}
-.mark.on {
-  background: var(--ink);
-  color: var(--on-ink);
-  border-color: var(--ink);
-}
-.place .field {
-  width: 110px;
-  min-height: 64px;
-}
-.big {
-  height: 64px !important;
-}
-.pieces {
-  display: grid;
-  grid-template-columns: repeat(auto-fill, minmax(150px, 1fr));
-  gap: var(--s-2);
-}
-.piece {
-  display: flex;
-  gap: var(--s-2);
-  align-items: center;
-  width: 100%;
-  min-height: 64px;
-  border: 1.5px dashed var(--edge);
-  border-radius: var(--r-ctl);
-  padding: 0 var(--s-2);
-}
-.piece span {
-  display: grid;
-  min-width: 0;
-}
-.piece small {
-  color: var(--text-2);
-}
-.piece.marked {
-  border: 2px solid var(--ink);
-  background: var(--wash);
-}
-.side {
-  display: grid;
-  gap: var(--s-2);
-  align-content: start;
-}
-.line {
-  display: grid;
-  grid-template-columns: 1fr auto;
-  gap: var(--s-2);
-  align-items: end;
-}
-.line .field {
-  width: 100%;
-  min-height: 64px;
-}
-.watch {
-  color: var(--watch);
-}
-@media (max-width: 900px) {
-  .end {
-    grid-template-columns: minmax(0, 1fr);
-  }
-}
-</style>
+<style scoped src="./ends.css"></style>

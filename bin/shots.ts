@@ -1,4 +1,5 @@
 import { chromium } from '@playwright/test'
+import pg from 'pg'
 import { chromiumOptions } from '../e2e/chromium'
 import { own } from '../e2e/own'
 import setup from '../e2e/setup'
@@ -7,7 +8,7 @@ import setup from '../e2e/setup'
 const shots: { name: string; path: string; dark?: boolean; narrow?: boolean; language?: string; press?: string[]; wait?: number }[] = [
   { name: 'workshops', path: '/' },
   { name: 'new', path: '/new', dark: true },
-  ...['piece', 'method', 'pictures', 'kit'].map((p) => ({
+  ...['piece', 'kit'].map((p) => ({
     name: `bench-${p}`,
     path: `/w/${p === 'piece' ? 'kelp-canvases' : 'lighthouse-blocks'}/bench/${p}`,
   })),
@@ -53,6 +54,23 @@ async function day(): Promise<void> {
   await page.getByRole('button', { name: /^Table C/ }).click()
   await page.waitForTimeout(900)
   await page.screenshot({ path: 'docs/screenshots/day.png' })
+  const wall = await browser.newPage({ viewport: { width: 1920, height: 1080 } })
+  await wall.goto(`${process.env['IMPRENTA_URL']}/w/day/wall`)
+  await wall.waitForTimeout(1200)
+  await wall.screenshot({ path: 'docs/screenshots/wall.png', scale: 'css' })
+  await wall.close()
+  await page.request.get(`${process.env['IMPRENTA_URL']}/api/workshops/day/cards.pdf`)
+  const db = new pg.Client({ connectionString: process.env['IMPRENTA_E2E_DATABASE'] })
+  await db.connect()
+  const { rows } = await db.query<{ token: string }>(
+    `select token from piece_address where workshop_id = 'day' and participant_id like '%p2'`,
+  )
+  await db.end()
+  const phone = await browser.newPage({ viewport: { width: 390, height: 844 } })
+  await phone.goto(`${process.env['IMPRENTA_URL']}/m/${rows[0]!.token}`)
+  await phone.waitForTimeout(1200)
+  await phone.screenshot({ path: 'docs/screenshots/phone.png' })
+  await phone.close()
   await page.close()
 }
 for (const s of shots) {

@@ -553,3 +553,60 @@ describe('an event', () => {
     expect(readInstant(late.people.find((p) => p.id === who('Rune'))!.since!).toString()).toContain('01:30:00-05:00')
   })
 })
+
+describe('a class of any size', () => {
+  const of = (n: number): Workshop => ({
+    ...moths,
+    pieces: [],
+    group: {
+      ...moths.group,
+      participants: Array.from({ length: n }, (_, i) => ({ ...moths.group.participants[1]!, id: `x${i}`, seat: i + 1, name: null })),
+    },
+  })
+  test.each([0, 1, 40, 400])('%i people: everybody is told of once, nobody before their time, and it comes to an end', (n) => {
+    const w = of(n)
+    const room = dayRoom(w, planWorkshop({ workshop: w, house, now: from }), session)!
+    expect(room.people).toHaveLength(n)
+    const state = foldDay(room, [tap(30, 'said', { cue: 'show' })])
+    const left = replan(room, state, at(31))
+    const { say } = sayNext(room, state, left, at(31))
+    const told = say.flatMap((a) => a.people)
+    expect([told.length, new Set(told).size]).toEqual([n, n])
+    for (const a of say) if (a.neverBefore) expect(minutesBetween(a.neverBefore, a.due)).toBeGreaterThanOrEqual(0)
+    const all = foldDay(room, [
+      did(
+        200,
+        'seal1',
+        room.people.map((p) => p.id),
+      ),
+    ])
+    expect([sayNext(room, all, replan(room, all, at(201)), at(201)).say, unfinished(room, all)]).toEqual([[], []])
+    expect(stationsDay(room, all).every((s) => s.taken === 0)).toBe(true)
+  })
+  it('in which nothing is planned to be done can be begun and ended all the same', () => {
+    const bare = dayRoom(moths, { ...plan, loads: [] }, session)!
+    const state = foldDay(bare, [tap(1, 'begin'), tap(20, 'end')])
+    expect([bare.people.length, bare.people.every((p) => p.route.length === 0)]).toEqual([18, true])
+    expect([state.begunAt, state.endedAt]).toEqual([at(1), at(20)])
+    expect([sayNext(bare, state, replan(bare, state, at(21)), at(21)).say, unfinished(bare, state)]).toEqual([[], []])
+    expect(stripDay(bare, state, tablesDay(bare, state), at(21)).stages).toEqual([])
+    expect(dayRoom(moths, plan, 'fourth')).toBeUndefined()
+  })
+  it('a seat swapped in the middle takes its person, their state and their way along', () => {
+    const [a, e] = [moths.group.participants.find((p) => p.name === 'Rune')!, moths.group.participants.find((p) => p.name === 'Wren')!]
+    const swapped: Workshop = {
+      ...moths,
+      group: {
+        ...moths.group,
+        participants: moths.group.participants.map((p) =>
+          p.id === a.id ? { ...p, seat: e.seat } : p.id === e.id ? { ...p, seat: a.seat } : p,
+        ),
+      },
+    }
+    const other = dayRoom(swapped, planWorkshop({ workshop: swapped, house, now: from }), session)!
+    const events = [began(40, 'wet', [a.id])]
+    const [before, after] = [foldDay(room, events), foldDay(other, events)].map((s) => s.people.find((p) => p.id === a.id)!)
+    expect([before!.table, after!.table]).toEqual(['A', 'E'])
+    expect({ ...after!, table: '', seat: '' }).toEqual({ ...before!, table: '', seat: '' })
+  })
+})

@@ -49,7 +49,7 @@ export function sayNext(room: DayRoom, state: DayState, left: Replan, now: Zoned
   })
   const say: Announcement[] = []
   const shown = addMinutes(room.from, room.setUpMin)
-  if (room.showMin > 0 && !state.said['show'] && state.people.every((p) => p.at === 0 && !p.doing))
+  if (room.showMin > 0 && !state.said['show'] && state.people.some(isHere) && state.people.every((p) => p.at === 0 && !p.doing))
     say.push({ cue: 'show', table: '', people: [], kind: 'show', stage: null, then: null, due: shown, neverBefore: null, until: null })
   for (const group of groupsOf(steps)) {
     const [first] = group as [Step]

@@ -13,7 +13,7 @@ export function pagesOf<T extends { people: readonly unknown[] }>(tables: readon
   const list: T[][] = [[]]
   let before = 0
   for (const t of tables) {
-    if (list.length < pages && list.at(-1)!.length > 0 && before + seats(t) / 2 > (all * list.length) / pages) list.push([])
+    if (list.at(-1)!.length > 0 && before + seats(t) / 2 > (all * list.length) / pages) list.push([])
     list.at(-1)!.push(t)
     before += seats(t)
   }

@@ -17,6 +17,7 @@ describe('a phone that counts on by itself', () => {
   })
   test.each([
     ['20:00:00', '3 hours'],
+    ['19:01:00', '3 hours'],
     ['19:00:00', '2 hours'],
     ['18:59:59', '2 hours'],
     ['18:59:00', '119 minutes'],

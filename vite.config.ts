@@ -84,8 +84,7 @@ export default defineConfig({
     assetsInlineLimit: 0,
     target: 'es2022',
     // What every page needs is in few files: cut in many it is packed worse.
-    // The desk, and the page of a participant's phone, which has nothing of it.
-    rolldownOptions: { input: ['web/index.html', 'web/mine.html'], output: { codeSplitting: { groups: firstGroups } } },
+    rolldownOptions: { output: { codeSplitting: { groups: firstGroups } } },
   },
   server: { port: 4301, proxy: { '/api': 'http://127.0.0.1:4300' } },
 })

@@ -40,6 +40,7 @@ need_build() {
     if [ ! -f dist/built ] || [ -n "$(newest_source dist/built)" ]; then
       say 'Building (a few seconds)'
       node_modules/.bin/vite build --logLevel error >&2
+      node_modules/.bin/vite build -c vite.mine.config.ts --logLevel error >&2
       node_modules/.bin/vite build -c vite.server.config.ts --logLevel error >&2
       touch dist/built
     fi

@@ -42,7 +42,6 @@ export function stripDay(room: DayRoom, state: DayState, tables: readonly TableD
     return { id: s.id, name: s.name, fromMin, minutes: s.minutes, attended: s.attended }
   })
   const at = tables.flatMap((t) => {
-    if (t.people.length === 0) return []
     const s = stages.find((x) => x.id === t.stage?.id)
     if (!s) return t.done ? [{ table: t.table, min: minutes }] : []
     const into = t.doing && t.since ? Math.min(s.minutes, Math.max(0, minutesBetween(t.since, now))) : 0

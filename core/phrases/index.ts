@@ -22,4 +22,3 @@ export {
   type ShelfLabel,
 } from './ahead'
 export { runLineName, runMarkdown, runHelpers, runText, tableLetters, type RunFor, type RunText } from './runSheet'
-export { mineEnds, mineLabels, minePage, type MineDay, type MineLabel, type MinePage, type MinePiece, type Phase } from './mine'

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { mdiCheck, mdiCloudOffOutline, mdiUndo, mdiVolumeHigh, mdiVolumeOff } from '@mdi/js'
+import { mdiCheck, mdiCloudOffOutline, mdiUndo, mdiVolumeHigh } from '@mdi/js'
 import { t as tr } from '#core/language'
 import { computed } from 'vue'
 import { useTheme } from 'vuetify'
@@ -51,8 +51,8 @@ const kept = computed(() => {
       <p v-for="(r, i) in refused" :key="i">{{ r }}</p>
     </details>
     <v-btn class="tall" :disabled="!undo" @click="emit('undo')"><v-icon :icon="mdiUndo" size="20" />&nbsp;{{ $t('Undo') }}</v-btn>
-    <v-btn class="tall" :aria-pressed="sound" @click="emit('sound')"
-      ><v-icon :icon="sound ? mdiVolumeHigh : mdiVolumeOff" size="20" />&nbsp;{{ $t('Sound') }}</v-btn
+    <v-btn class="tall" :aria-pressed="sound" @click="emit('sound')" :class="{ set: sound }"
+      ><v-icon :icon="mdiVolumeHigh" size="20" />&nbsp;{{ $t('Sound') }}</v-btn
     >
     <v-btn class="tall" @click="dim">{{ $t('Dim') }}</v-btn>
     <v-btn class="tall" :disabled="stay" @click="emit('leave')">{{ $t('Leave') }}</v-btn>
@@ -87,6 +87,9 @@ h1 {
 }
 .tall {
   height: 52px !important;
+}
+.set {
+  background: var(--wash);
 }
 .ok {
   color: var(--ok);

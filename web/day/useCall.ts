@@ -1,12 +1,13 @@
-import { useLocalStorage } from '@vueuse/core'
-import { watch, type Ref } from 'vue'
+import { ref, watch, type Ref } from 'vue'
+
+const key = 'imprenta.day-sound'
 
 const hz = 660
 
 /** A sound and a shake when something is due to be said, for hands that do not look: off until it is asked for on this device. `due` names what is
  *  due, or nothing. */
 export function useCall(due: Ref<string | undefined>) {
-  const on = useLocalStorage('imprenta.day-sound', false)
+  const on = ref(localStorage.getItem(key) === '1')
   let audio: AudioContext | undefined
   function call(): void {
     navigator.vibrate?.([180, 80, 180])
@@ -23,6 +24,7 @@ export function useCall(due: Ref<string | undefined>) {
   /** Turned on by a press: it is heard once, and the browser lets it sound from then on. */
   function toggle(): void {
     on.value = !on.value
+    localStorage.setItem(key, on.value ? '1' : '0')
     if (on.value) call()
   }
   return { on, toggle }

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { Outcome } from '#core/day'
-import type { MinePage, MinePiece } from '#core/phrases'
+import type { MinePage, MinePiece } from '#core/mine'
 import CueDrawing from '../craft/CueDrawing.vue'
 import { swatchesOf } from '../craft/cueSwatch'
 import HouseDrawing from '../ui/HouseDrawing.vue'

@@ -1,5 +1,5 @@
 import { describe, expect, it, test } from 'vitest'
-import { mineLabels, type MinePage, type Phase } from '#core/phrases'
+import { mineLabels, type MinePage, type Phase } from '#core/mine'
 import { phaseAt, stillSaid, waitParts } from './useMine'
 
 const zone = '[America/New_York]'

@@ -1,6 +1,6 @@
 import { computed, ref, shallowRef } from 'vue'
 import type { Outcome } from '#core/day'
-import type { MinePage, MinePiece, Phase } from '#core/phrases'
+import type { MinePage, MinePiece, Phase } from '#core/mine'
 
 type Page = MinePage & { language: string; other: string }
 const ms = (at: string) => Date.parse(at.replace(/\[.*$/, ''))

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest'
 import { dayRoom, foldDay, replan, type DayEvent, type DayKind } from '#core/day'
 import { demoHouses, demoWorkshops } from '#core/demo'
 import { inLanguage, isTaught, teach } from '#core/language'
-import { mineEnds, mineLabels, minePage, type MinePiece } from '#core/phrases'
+import { mineEnds, mineLabels, minePage, type MinePiece } from '#core/mine'
 import { planWorkshop } from '#core/plan'
 import { spanish } from '#core/spanish'
 import { addMinutes, minutesBetween } from '#core/time'
@@ -74,6 +74,53 @@ describe('before the class', () => {
       words: 'It is begun then, in class 2.',
     })
     expect(p.chain.some((c) => c.done)).toBe(false)
+  })
+})
+
+describe('a piece that is laid by taps', () => {
+  const w: Workshop = { ...moths, pieces: [] }
+  const start = '2026-05-14T17:45:00-04:00[America/New_York]'
+  const lay = (min: number) => addMinutes(start, min)
+  const first = (min: number, ...events: DayEvent[]) => {
+    const plan = planWorkshop({ workshop: w, house, now: lay(min) })
+    const room = dayRoom(w, plan, 'moths-of-the-marsh-1')!
+    const state = foldDay(room, events)
+    const day = { room, state, left: replan(room, state, lay(min)) }
+    return minePage({ workshop: w, house, plan }, who('Rune'), day, lay(min))!.pieces[0]!
+  }
+  const of = (min: number, kind: DayKind, value: object) =>
+    ({ ...tap(0, kind, value), session: 'moths-of-the-marsh-1', at: lay(min) }) as DayEvent
+  it('waits from when it was laid, not from when the plan would have it laid', () => {
+    const taps = [
+      of(0, 'begin', {}),
+      of(90, 'did', { stage: `${d}.lay`, people: [who('Rune')] }),
+      of(95, 'did', { stage: `${d}.shelve`, people: [who('Rune')] }),
+      of(96, 'end', {}),
+    ]
+    const p = first(100, ...taps)
+    expect(p.wait).toMatchObject({ laidAt: lay(90), neverBefore: addMinutes(lay(90), 720) })
+    // Told to the full hour, and never sooner than the recommended time.
+    const told = minutesBetween(lay(90), p.wait!.tellAt)
+    expect([told >= 1440, told < 1500, p.wait!.tellAt.slice(14, 16)]).toEqual([true, true, '00'])
+    expect(p.chain[0]).toMatchObject({ state: 'laid', done: true, when: '7:15' })
+  })
+  it('before it is laid nothing waits', () => {
+    const p = first(20, of(0, 'begin', {}))
+    expect([p.wait, p.never, p.state, p.asks]).toEqual([null, '', 'printed', false])
+  })
+  it('whose catch-up is still to come has nothing that lies', () => {
+    const later = '2026-05-15T18:00:00-04:00[America/New_York]'
+    const caught: Workshop = {
+      ...moths,
+      group: {
+        ...moths.group,
+        participants: moths.group.participants.map((p) =>
+          p.name === 'Edda' ? { ...p, catchUp: { at: later, by: 'helper' as const } } : p,
+        ),
+      },
+    }
+    expect(piece('Edda', -1140, [], caught).wait).toBeNull()
+    expect(piece('Edda', -900, [], caught).wait).toMatchObject({ laidAt: later })
   })
 })
 

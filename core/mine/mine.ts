@@ -18,8 +18,7 @@ import { outlineOf, pieceKind, type Outline, type PieceState } from '#core/recip
 import type { TakeHomeSheet } from '#core/takehome'
 import { addMinutes, minutesBetween, placeLocal, roundUpToHour, sayClock, sayDay, sayMinute, sayShortDay, type Zoned } from '#core/time'
 import type { Drawing, Workshop } from '#core/workshop'
-import { sheetText } from './sheetEn'
-import { stateWord } from './words'
+import { sheetText, stateWord } from '#core/phrases'
 
 /** What holds from a moment on, until the next phase begins: a phone without net goes from one to the next by itself. */
 export interface Phase {

@@ -28,6 +28,8 @@ describe('who is here', () => {
     expect(ids(piecesHere(state))).toEqual(['a.d.1', 'c.d.1', 'd.d.1', 'g.d.1']))
   it('unfinished are those who came and are not through; guests are nobody’s business, what goes home as it is is settled', () => {
     expect(ids(unfinished(room, state))).toEqual(['c', 'd'])
+    // What has still to be put down to dry is not finished.
+    expect(ids(unfinished(room, { ...state, people: [person('a', 'here', 2)] }))).toEqual(['a'])
     expect(ids(unfinished(room, { ...state, pieces: [piece('c', true)] as DayState['pieces'] }))).toEqual(['d'])
   })
 })
@@ -39,6 +41,7 @@ describe('a note without names', () => {
     ['Eddas, Redda, Edda2', ['Edda'], 'Eddas, Redda, Edda2'],
     ['may we, May?', ['May Rush'], 'may we, …?'],
     ['Åsa(1) and Ása', ['Åsa'], '…(1) and Ása'],
+    ['Edda Holm and Edda', ['Edda', 'Edda Holm'], '… and …'],
     ['a.b or axb', ['a.b'], '… or axb'],
     ['nobody', ['', ' '], 'nobody'],
   ])('%s', (text, names, left) => expect(noteWithout(text, names)).toBe(left))

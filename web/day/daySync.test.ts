@@ -1,9 +1,9 @@
 import 'fake-indexeddb/auto'
 import { afterEach, beforeEach, expect, describe, it, vi } from 'vitest'
 import type { DayEvent } from '#core/day'
-import { keptDay, dayKey, type Pack } from './keptDay'
+import { keptDay, dayKey, type Pack } from '../app/days/keptDay'
 import { makeDaySync } from './daySync'
-import { sendKept } from './sendKept'
+import { sendKept } from '../app/days/sendKept'
 
 let [serverMs, away] = [0, false]
 let there: DayEvent[] = []

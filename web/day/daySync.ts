@@ -1,7 +1,7 @@
 import { computed, ref, shallowRef } from 'vue'
 import type { DayEvent } from '#core/day'
-import { keptDay, type KeptEvent } from './keptDay'
-import { askDay, mostAtOnce, postTaps, skewOf, withSkew } from './sendKept'
+import { keptDay, type KeptEvent } from '../app/days/keptDay'
+import { askDay, mostAtOnce, postTaps, skewOf, withSkew } from '../app/days/sendKept'
 
 /** So long a tap waits to be kept before it is shown. */
 const patienceMs = 150

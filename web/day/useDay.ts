@@ -9,7 +9,7 @@ import { seatNames, type Workshop } from '#core/workshop'
 import { useDesk } from '../app/desk'
 import { later } from '../ui/later'
 import { makeDaySync } from './daySync'
-import { dayKey, keptDay } from './keptDay'
+import { dayKey, keptDay } from '../app/days/keptDay'
 
 const deviceId = (): string => {
   const known = localStorage.getItem('imprenta.device')

@@ -1,6 +1,6 @@
 import { shallowRef, type ShallowRef } from 'vue'
 import { emptyDesk, step, type DeskEvent, type DeskState, type Unsettled } from '#core/desk'
-import { ofDays } from './days'
+import { ofDays } from '../days'
 import { forgetIn, unsettled } from './queue'
 
 const nothing = () => undefined

@@ -1,16 +1,15 @@
 import { chromium, type Page } from '@playwright/test'
 import { uuidv7 } from 'uuidv7'
-import { demoWorkshops } from '../core/demo'
 import { chromiumOptions } from '../e2e/chromium'
+import { createDayClass, fixedNow } from './dayClass'
 
 const id = 'bench-day'
-const now = '2026-05-15T15:00:00-04:00[America/New_York]'
 const [tablets, taps] = [40, 120]
 
 /** Forty tablets that listen as pages do, and what a tap takes to be on every other one; what it takes to be painted on the one where it was made; and
  *  how soon the day stands again from what a tablet kept, without a server. Milliseconds. `stopServer` ends the server. */
 export async function benchDay(url: string, stopServer: () => void): Promise<Record<string, number>> {
-  await create(url)
+  await createDayClass(url, id)
   const figures: Record<string, number> = {}
   const spread = await everywhere(url)
   figures[`day: a tap on ${tablets - 1} other tablets, p50, ms`] = at(spread, 0.5)
@@ -51,25 +50,6 @@ export async function benchDay(url: string, stopServer: () => void): Promise<Rec
 
 const at = (list: readonly number[], share: number): number =>
   [...list].sort((a, b) => a - b)[Math.min(list.length - 1, Math.floor(share * list.length))]!
-
-async function create(url: string): Promise<void> {
-  const moths = demoWorkshops('2026-05-15')[0]!
-  const sessions = moths.sessions.map((s, i) =>
-    i === 1 ? { ...s, id: `${id}-2`, date: '2026-05-15', start: '14:20', end: '17:05', room: '' } : { ...s, id: `${id}-1`, room: '' },
-  )
-  const change = { path: '', before: null, after: { ...moths, id, title: id, sessions, pictures: [] } }
-  const command = {
-    id: uuidv7(),
-    subject: { kind: 'workshop', id },
-    baseVersion: 0,
-    kind: 'new',
-    changes: [change],
-    guards: [],
-    actor: '',
-    at: now,
-  }
-  await fetch(`${url}/api/commands`, { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify([command]) })
-}
 
 /** What each tap took to each other tablet. Each hears the server's events, and fetches what came, as the page does. */
 async function everywhere(url: string): Promise<number[]> {
@@ -120,7 +100,7 @@ async function everywhere(url: string): Promise<number[]> {
         kind: 'check',
         value: { what: `c${i}`, on: true },
       },
-      ...{ at: now, device: `tablet-${i % tablets}`, seq: i, skew: 0, actor: '' },
+      ...{ at: fixedNow, device: `tablet-${i % tablets}`, seq: i, skew: 0, actor: '' },
     }
     sent.set(e.id, performance.now())
     await fetch(`${url}/api/day/events`, {

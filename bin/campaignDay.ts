@@ -5,13 +5,11 @@ import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { setTimeout as wait } from 'node:timers/promises'
 import pg from 'pg'
-import { uuidv7 } from 'uuidv7'
-import { demoWorkshops } from '../core/demo'
 import { seeded } from '../core/sheets'
 import { chromiumOptions } from '../e2e/chromium'
+import { createDayClass, fixedNow } from './dayClass'
 import { freePort, startCluster } from '../server/testing/cluster'
 
-const now = '2026-05-15T15:00:00-04:00[America/New_York]'
 const id = 'campaign-day'
 
 /** What became of a day that went wrong all the time. */
@@ -44,7 +42,7 @@ export async function campaignDay(rounds: number, tell: (round: number) => void 
   const cluster = await startCluster(true)
   const port = await freePort()
   const url = `http://127.0.0.1:${port}`
-  const env = { ...process.env, DATABASE_URL: cluster.url, PORT: String(port), IMPRENTA_NOW: now, IMPRENTA_LOG: 'silent' }
+  const env = { ...process.env, DATABASE_URL: cluster.url, PORT: String(port), IMPRENTA_NOW: fixedNow, IMPRENTA_LOG: 'silent' }
   let server: ChildProcess
   const begin = async () => {
     server = spawn('node', ['dist/server/main.js'], { env, stdio: ['ignore', 'pipe', 'ignore'] })
@@ -56,7 +54,7 @@ export async function campaignDay(rounds: number, tell: (round: number) => void 
   const tablets: Tablet[] = []
   try {
     await begin()
-    await create(url)
+    await createDayClass(url, id)
     for (let i = 0; i < 3; i++) {
       const dir = mkdtempSync(join(tmpdir(), 'imprenta-tablet-'))
       const shown = new Set<string>()
@@ -105,31 +103,6 @@ export async function campaignDay(rounds: number, tell: (round: number) => void 
     cluster.stop()
   }
   return figures
-}
-
-async function create(url: string): Promise<void> {
-  const moths = demoWorkshops('2026-05-15')[0]!
-  const sessions = moths.sessions.map((s, i) =>
-    i === 1 ? { ...s, id: `${id}-2`, date: '2026-05-15', start: '14:20', end: '17:05', room: '' } : { ...s, id: `${id}-1`, room: '' },
-  )
-  const change = { path: '', before: null, after: { ...moths, id, title: id, sessions, pictures: [] } }
-  const command = {
-    id: uuidv7(),
-    subject: { kind: 'workshop', id },
-    baseVersion: 0,
-    kind: 'new',
-    changes: [change],
-    guards: [],
-    actor: '',
-    at: now,
-  }
-  const res = await fetch(`${url}/api/commands`, {
-    method: 'POST',
-    headers: { 'content-type': 'application/json' },
-    body: JSON.stringify([command]),
-  })
-  const { outcomes } = (await res.json()) as { outcomes: { status: string }[] }
-  if (outcomes[0]!.status !== 'applied') throw new Error(`the campaign's workshop was not taken: ${JSON.stringify(outcomes)}`)
 }
 
 async function openTablet(dir: string, url: string, shown: Set<string>): Promise<{ context: BrowserContext; page: Page }> {

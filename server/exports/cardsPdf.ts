@@ -1,11 +1,10 @@
-import PDFDocument from 'pdfkit'
 import type { House } from '#core/house'
 import { t } from '#core/language'
 import { drawCode } from './codeInk'
-import { bytesOf, printedName, registerFaces, write, type Doc } from './ink'
+import { cutSheets } from './cutSheets'
+import { printedName, write, type Doc } from './ink'
 
 const mm = 72 / 25.4
-const margin = 10 * mm
 const [columns, tall, code] = [2, 51 * mm, 45 * mm]
 
 export interface SeatCard {
@@ -16,29 +15,12 @@ export interface SeatCard {
 }
 
 /** Cards to cut and lay at the seats: seat, name, and the code of the participant's own page; black only. Resolves to bytes. */
-export function cardsPdf(cards: readonly SeatCard[], paper: House['paper'], title: string): Promise<Buffer> {
-  const doc = new PDFDocument({
-    size: paper === 'a4' ? 'A4' : 'LETTER',
-    margin,
-    autoFirstPage: false,
-    info: { Title: t('{0}: cards for the seats', title), Producer: 'Imprenta', Creator: 'Imprenta' },
-  })
-  const done = bytesOf(doc)
-  registerFaces(doc)
-  doc.addPage()
-  const wide = (doc.page.width - 2 * margin) / columns
-  const rows = Math.floor((doc.page.height - 2 * margin) / tall)
-  cards.forEach((c, i) => {
-    const k = i % (rows * columns)
-    if (i > 0 && k === 0) doc.addPage()
-    card(doc, c, title, margin + (k % columns) * wide, margin + Math.floor(k / columns) * tall, wide)
-  })
-  doc.end()
-  return done
-}
+export const cardsPdf = (cards: readonly SeatCard[], paper: House['paper'], title: string): Promise<Buffer> =>
+  cutSheets(cards, { paper, title: t('{0}: cards for the seats', title), columns, tall }, (doc, c, x, y, wide) =>
+    card(doc, c, title, x, y, wide),
+  )
 
 function card(doc: Doc, c: SeatCard, title: string, x: number, y: number, wide: number): void {
-  doc.rect(x, y, wide, tall).lineWidth(0.5).dash(3, { space: 3 }).strokeColor('#000000').stroke().undash()
   drawCode(doc, c.address, x + 3 * mm, y + 3 * mm, code)
   const [left, width] = [x + code + 5 * mm, wide - code - 8 * mm]
   const black = { x: left, width, color: '#000000' }

@@ -1,38 +1,18 @@
 import { t } from '#core/language'
-import PDFDocument from 'pdfkit'
 import type { House } from '#core/house'
 import type { ShelfLabel } from '#core/phrases'
-import { bytesOf, heightOf, registerFaces, write, type Doc } from './ink'
+import { cutSheets } from './cutSheets'
+import { heightOf, write, type Doc } from './ink'
 
 const mm = 72 / 25.4
 const ink = '#000000'
-const margin = 10 * mm
 const [columns, tall] = [3, 34 * mm]
 
 /** Labels to cut and lay with the pieces on the shelf: the place large, whose it is, and never before when; black only. Resolves to bytes. */
-export function labelsPdf(labels: readonly ShelfLabel[], paper: House['paper'], title: string): Promise<Buffer> {
-  const doc = new PDFDocument({
-    size: paper === 'a4' ? 'A4' : 'LETTER',
-    margin,
-    autoFirstPage: false,
-    info: { Title: t('{0}: shelf labels', title), Producer: 'Imprenta', Creator: 'Imprenta' },
-  })
-  const done = bytesOf(doc)
-  registerFaces(doc)
-  doc.addPage()
-  const wide = (doc.page.width - 2 * margin) / columns
-  const rows = Math.floor((doc.page.height - 2 * margin) / tall)
-  labels.forEach((l, i) => {
-    const k = i % (rows * columns)
-    if (i > 0 && k === 0) doc.addPage()
-    label(doc, l, margin + (k % columns) * wide, margin + Math.floor(k / columns) * tall, wide)
-  })
-  doc.end()
-  return done
-}
+export const labelsPdf = (labels: readonly ShelfLabel[], paper: House['paper'], title: string): Promise<Buffer> =>
+  cutSheets(labels, { paper, title: t('{0}: shelf labels', title), columns, tall }, label)
 
 function label(doc: Doc, l: ShelfLabel, x: number, y: number, wide: number): void {
-  doc.rect(x, y, wide, tall).lineWidth(0.5).dash(3, { space: 3 }).strokeColor(ink).stroke().undash()
   const [inner, width] = [x + 8, wide - 16]
   const big = l.place.length > 6 ? 18 : 26
   write(doc, l.place, { x: inner, y: y + 6, width: width * 0.44, size: big, style: 'head', color: ink })

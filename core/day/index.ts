@@ -6,6 +6,6 @@ export { sayNext, tablesDay, type Announcement, type NotYet, type TableDay } fro
 export { factsOf } from './facts'
 export { dayAnswer, dayInput } from './answer'
 export { noteWithout } from './notes'
-export { missing, piecesHere, unfinished, unmarked } from './who'
+export { missing, piecesHere, sparesLeft, unfinished, unmarked } from './who'
 export { stationsDay, stripDay, type StationDay, type StripDay } from './stations'
 export { betweenClasses, type Between } from './between'

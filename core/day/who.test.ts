@@ -1,5 +1,5 @@
 import { expect, describe, it, test } from 'vitest'
-import { missing, noteWithout, piecesHere, unfinished, unmarked, type DayRoom, type DayState, type PersonDay } from '#core/day'
+import { missing, noteWithout, piecesHere, sparesLeft, unfinished, unmarked, type DayRoom, type DayState, type PersonDay } from '#core/day'
 
 const stage = (id: string, attended = true) => ({ id, attended }) as DayRoom['people'][number]['route'][number]
 const route = [stage('wet'), stage('rub'), stage('dry', false)]
@@ -31,6 +31,16 @@ describe('who is here', () => {
     // What has still to be put down to dry is not finished.
     expect(ids(unfinished(room, { ...state, people: [person('a', 'here', 2)] }))).toEqual(['a'])
     expect(ids(unfinished(room, { ...state, pieces: [piece('c', true)] as DayState['pieces'] }))).toEqual(['d'])
+  })
+})
+
+describe('spares that are left', () => {
+  const plan = { designs: [{ design: 'd', spares: { count: 2 } }] } as unknown as Parameters<typeof sparesLeft>[0]
+  const used = (...spares: number[]) =>
+    ({ pieces: spares.map((n, i) => ({ id: `${i}`, design: i === 2 ? 'other' : 'd', spares: n })) }) as unknown as DayState
+  it('are the plan’s less those in use, of that design alone, never fewer than none', () => {
+    expect(sparesLeft(plan, used(0, 1, 5), 'd')).toBe(1)
+    expect([sparesLeft(plan, used(2, 1), 'd'), sparesLeft(plan, used(1), 'other')]).toEqual([0, 0])
   })
 })
 

@@ -1,3 +1,4 @@
+import type { Plan } from '#core/plan'
 import type { DayRoom } from './dayRoom'
 import type { DayState, PersonDay, PieceDay } from './fold'
 import { routesOf } from './replan'
@@ -24,4 +25,11 @@ export function unfinished(room: DayRoom, state: DayState): PersonDay[] {
   return state.people.filter(
     (p) => !p.guest && p.presence !== 'absent' && left(p).length > 0 && !state.pieces.some((x) => x.person === p.id && x.home),
   )
+}
+
+/** Spares of a design that are left: as many as the plan has of it, less those that pieces were begun again on. */
+export function sparesLeft(plan: Pick<Plan, 'designs'>, state: Pick<DayState, 'pieces'>, design: string): number {
+  const made = plan.designs.find((d) => d.design === design)?.spares.count ?? 0
+  const used = state.pieces.filter((p) => p.design === design).reduce((n, p) => n + p.spares, 0)
+  return Math.max(0, made - used)
 }

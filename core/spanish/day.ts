@@ -9,7 +9,6 @@ export const day: Record<string, string> = {
   'Not here': 'No está',
   'Needs you': 'Te necesita',
   Patch: 'Parche',
-  'On a spare': 'Con una reserva',
   'Home as it is': 'A casa como está',
   '{0}: done': '{0}: hecho',
   'No haze: {0}': 'Sin velo: {0}',
@@ -57,6 +56,8 @@ export const day: Record<string, string> = {
   'Sheets are printed by the server: when the net is back.': 'Las hojas las imprime el servidor: cuando vuelva la red.',
   'Without net this page goes on as long as it stays open: over plain HTTP it cannot be opened again.':
     'Sin red, esta página sigue mientras esté abierta: con HTTP simple no se puede volver a abrir.',
+  'On a spare, {0} left': 'Con una reserva, quedan {0}',
+  'On a spare, none left': 'Con una reserva, no queda ninguna',
   Sound: 'Sonido',
   '{0} of {1} taken': '{0} de {1} ocupados',
   shut: 'cerrado',

@@ -14,6 +14,7 @@ const props = defineProps<{
   /** The stage that the person is at or that is next, and the one after. */
   stage: DayStage | null
   notYet: string
+  spares: number
 }>()
 const emit = defineEmits<{
   next: [a: Announcement]
@@ -48,7 +49,7 @@ const clear = computed(() => props.next?.kind === 'begin' && (props.next.stage?.
       <v-btn class="big" :class="{ set: needs === 'patch' }" @click="emit('needs', needs === 'patch' ? null : 'patch')">{{
         $t('Patch')
       }}</v-btn>
-      <v-btn class="big" @click="emit('spare')">{{ $t('On a spare') }}</v-btn>
+      <v-btn class="big" @click="emit('spare')">{{ spares > 0 ? $t('On a spare, {0} left', spares) : $t('On a spare, none left') }}</v-btn>
       <v-btn class="big" @click="emit('home')">{{ $t('Home as it is') }}</v-btn>
       <v-btn v-if="stage && !notYet" class="big" color="primary" variant="flat" @click="emit('did', stage)">{{
         $t('{0}: done', $t(stage.name))

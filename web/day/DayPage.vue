@@ -3,7 +3,7 @@ import { t as tr } from '#core/language'
 import { useEventListener } from '@vueuse/core'
 import { computed, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
-import { stationsDay, stripDay, unfinished, type DayStage } from '#core/day'
+import { sparesLeft, stationsDay, stripDay, unfinished, type DayStage } from '#core/day'
 import { floorOf, postsFor, tableGrid } from '#core/floor'
 import { clockOf } from '#core/house'
 import { cautions } from '#core/recipe'
@@ -43,6 +43,7 @@ const nextOf = (t: string) => say.value.find((a) => a.table === t)
 const chosen = computed(() => table.value ?? say.value.find((a) => a.table)?.table ?? room.value?.tables[0] ?? '')
 const person = computed(() => state.value?.people.find((p) => p.id === seat.value))
 const pieces = computed(() => state.value?.pieces.filter((p) => p.person === seat.value) ?? [])
+const spares = computed(() => (plan.value && state.value ? sparesLeft(plan.value, state.value, pieces.value[0]?.design ?? '') : 0))
 const isDue = (t: string) => {
   const a = nextOf(t)
   return !!a && state.value!.begunAt !== null && minutesBetween(now.value, a.due) <= 0
@@ -222,6 +223,7 @@ useEventListener(
           :name="seat ? (names.get(seat) ?? '') : ''"
           :stage="stageOf"
           :not-yet="seat ? notYet : ''"
+          :spares="spares"
           @next="said"
           @past="deeds.past"
           @presence="(what) => deeds.presence([seat!], what)"

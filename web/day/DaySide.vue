@@ -14,7 +14,7 @@ const name = (p: string) => props.day.names.value.get(p) ?? tr('Guest')
 const clock = (at: string) => sayMinute(at, clockOf(props.day.house.value!))
 const late = computed(() => missing(props.day.room.value!, state.value))
 const waits = computed(() => props.day.next.value?.notYet ?? [])
-const over = computed(() => (props.day.left.value!.overMin > 0 ? offers(props.day.room.value!, state.value, props.day.now.value) : []))
+const over = computed(() => (props.day.left.value!.overMin > 0 ? offers(props.day.room.value!, state.value, props.day.moment.at) : []))
 const stopped = computed(() => {
   const after = state.value.stopAfter
   const s = props.day.room.value!.people.flatMap((p) => p.route).find((x) => x.id === after)

@@ -78,10 +78,12 @@ export function useDay(id: Ref<string>, asked: Ref<string>) {
         events.value.map((k) => k.e),
       ),
   )
-  /** Planned again at every tap and every minute. */
-  const minute = computed(() => now.value.slice(0, 16))
+  /** Planned again at every tap, and every ten seconds. */
+  const moment = { at: now.value }
+  watch(now, (at) => (moment.at = at), { flush: 'sync' })
+  const tenth = computed(() => now.value.slice(0, 18))
   // A turn after the tap is shown: what was tapped is seen first.
-  const left = later(() => (void minute.value, room.value && state.value ? replan(room.value, state.value, now.value) : undefined))
+  const left = later(() => (void tenth.value, room.value && state.value ? replan(room.value, state.value, moment.at) : undefined))
   const next = computed(() =>
     room.value && state.value && left.value ? sayNext(room.value, state.value, left.value, now.value) : undefined,
   )
@@ -157,6 +159,8 @@ export function useDay(id: Ref<string>, asked: Ref<string>) {
     tables,
     names,
     now,
+    /** The moment by which what is left was planned, not followed from second to second. */
+    moment,
     tap,
     said,
     undo,

@@ -175,6 +175,8 @@ test('the day by keys: a letter chooses the table, Enter does what is next for i
   await expect(say(a)).toContainText('Everybody looks here')
   await a.locator('body').press('Space')
   await expect(say(a)).toContainText('Wet the paper')
+  // Lived by people in a worker, from how the room stands.
+  await expect(a.getByText(/in time \d+ of 100/)).toBeVisible()
   await a.locator('body').press('b')
   await expect(bar(a, 'B', 'Wet the paper')).toHaveAttribute('aria-pressed', 'true')
   await a.locator('body').press('Enter')

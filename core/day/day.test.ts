@@ -21,7 +21,10 @@ import {
   type DayKind,
 } from '#core/day'
 import { demoHouses, demoWorkshops } from '#core/demo'
+import { figuresOf } from '#core/house'
 import { planWorkshop } from '#core/plan'
+import { beginRehearsal } from '#core/rehearsal'
+import { rehearsalOf } from '#core/sessions'
 import { BadInput, readInput } from '#core/reasons'
 import { addMinutes, minutesBetween, readInstant } from '#core/time'
 import { applyChanges, type Workshop } from '#core/workshop'
@@ -460,6 +463,30 @@ describe('stations and the strip', () => {
     expect(stripDay(room, all, tablesDay(room, all), at(101)).at.find((x) => x.table === 'B')!.min).toBe(strip.minutes)
     const stopped = fold(...events, tap(55, 'stop', { stage: stage('rub1') }))
     expect(stripDay(room, stopped, tablesDay(room, stopped), at(56)).stages.at(-1)!.id).toBe(stage('rub1'))
+  })
+})
+
+describe('what is left, lived by people', () => {
+  const shown = tap(30, 'said', { cue: 'show' })
+  const in100 = (min: number, ...events: DayEvent[]) => {
+    const { input } = replan(room, fold(shown, ...events), at(min))
+    const begun = beginRehearsal(rehearsalOf({ input: input! }, figuresOf(house)), 1)
+    if ('refused' in begun) throw new Error(begun.refused.what)
+    begun.live(300)
+    return Math.round(100 * begun.story().chanceInTime)
+  }
+  it('ends in time as often as there is time left: minutes lost take from it, a stage that is left out gives back', () => {
+    const [early, late] = [in100(40), in100(85)]
+    expect(early).toBeGreaterThan(90)
+    expect(late).toBeLessThan(10)
+    expect(in100(85, tap(80, 'stop', { stage: stage('rub1') }))).toBeGreaterThan(90)
+  })
+  it('what is in hands counts with what is left of it', () => {
+    const all = room.people.map((p) => p.id).filter((p) => p !== who('Edda'))
+    const { input } = replan(room, fold(shown, began(92, 'rub2', all)), at(98))
+    const first = input!.pieces[0]!
+    expect(first.minutes).toEqual({ [stage('rub2')]: 2 })
+    expect(in100(98, began(92, 'rub2', all))).toBeGreaterThan(in100(98, began(98, 'rub2', all)))
   })
 })
 

@@ -5,7 +5,7 @@ import type { ClassRoom } from './classRoom'
 /** A class's room to be rehearsed: each person has hands of their own, from quick to slow as the house's figures say (E), and every stage
  *  varies half as much again around them; what dries or soaks alone takes its time. Done in time is when clean-up still fits before the room
  *  ends. */
-export function rehearsalOf(room: ClassRoom, figures: Figures, wishPct = 90, runs = 1): RehearsalInput {
+export function rehearsalOf(room: Pick<ClassRoom, 'input'>, figures: Figures, wishPct = 90, runs = 1): RehearsalInput {
   const [quick, slow] = [Math.min(1, figures('hands.quick').value / 10), Math.max(1, figures('hands.slow').value / 10)]
   const spread = (minutes: number) => ({ leastMin: ((1 + quick) / 2) * minutes, usualMin: minutes, mostMin: ((1 + slow) / 2) * minutes })
   const times = Object.fromEntries(

@@ -58,6 +58,7 @@ export const day: Record<string, string> = {
     'Sin red, esta página sigue mientras esté abierta: con HTTP simple no se puede volver a abrir.',
   'On a spare, {0} left': 'Con una reserva, quedan {0}',
   'On a spare, none left': 'Con una reserva, no queda ninguna',
+  'in time {0} of 100': 'a tiempo {0} de 100',
   Sound: 'Sonido',
   '{0} of {1} taken': '{0} de {1} ocupados',
   shut: 'cerrado',

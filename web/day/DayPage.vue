@@ -25,6 +25,7 @@ import DayTable from './DayTable.vue'
 import { deed } from './dayWords'
 import { deedsOf } from './deeds'
 import { useCall } from './useCall'
+import { useChance } from './useChance'
 import { useDay } from './useDay'
 import { usePages } from './usePages'
 
@@ -65,6 +66,7 @@ const endSaid = computed(() => {
   const over = left.value!.overMin
   return over > 0 ? tr('clean {0} after the room ends', day.say.value!.minutes(over)) : tr('room ends {0}', clock(session.value!.to))
 })
+const chance = useChance(left, house)
 const done = computed(() => left.value && clock(left.value.doneAt))
 const hands = computed(() =>
   [...new Set(plan.value?.stages.flatMap((s) => s.cautions) ?? [])]
@@ -158,6 +160,7 @@ useEventListener(
     >
       <b>{{ $t('Done about {0}', done) }}</b> <SourceMark mark="E" /><br />
       <span :class="left.overMin > 0 ? 'stop' : 'two'">{{ endSaid }}</span>
+      <span v-if="chance !== undefined" class="two"> · {{ $t('in time {0} of 100', chance) }}</span>
     </DayHead>
     <DayBegin
       v-if="!state.begunAt"

@@ -24,7 +24,10 @@ export function useLayout(ask: Ref<LayoutAsk | undefined>) {
     () => ask.value && JSON.stringify(ask.value),
     async (text) => {
       const mine = ++asked
-      if (!text) return
+      if (!text) {
+        share.value = 1
+        return
+      }
       share.value = 0
       const tell = proxy((done: number, found: Layout | undefined) => {
         if (mine !== asked) return
@@ -33,8 +36,10 @@ export function useLayout(ask: Ref<LayoutAsk | undefined>) {
         share.value = done
       })
       const found = await newest<Layout | Refusal | undefined>((r) => r.lay(JSON.parse(text) as LayoutAsk, lookMs, tell))
-      if (mine !== asked || !found) return
+      if (mine !== asked) return
+      // Also where it failed: what is known is kept, and `problem` says why.
       share.value = 1
+      if (!found) return
       if (isRefusal(found)) refused.value = found.refused
       else layout.value = found
     },

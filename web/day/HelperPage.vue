@@ -62,17 +62,20 @@ const refused = computed(() => day.refused.value.length)
         </p>
         <p class="words" aria-live="polite">{{ words(say[0]) }}</p>
       </section>
-      <v-btn v-if="say[0]" class="one" color="primary" variant="flat" @click="said(say[0])">{{ deed(say[0]) }}</v-btn>
-      <p v-else class="words">{{ $t('Nothing is left to say.') }}</p>
-      <div class="answers">
-        <v-btn class="answer" @click="needs">{{ $t('Needs the instructor') }}</v-btn>
-        <v-btn class="answer" :disabled="!say[0]" @click="tap({ kind: 'skip', value: { cue: say[0]!.cue } })">{{ $t('Skip') }}</v-btn>
-      </div>
       <ul class="bare">
         <li v-for="a in say.slice(1, 3)" :key="a.cue">
           <b>{{ whenSaid(a.due, now, clockOf(house)) }}</b> {{ line(a) }}
         </li>
       </ul>
+      <!-- Where a thumb is. -->
+      <div class="thumb">
+        <v-btn v-if="say[0]" class="one" color="primary" variant="flat" @click="said(say[0])">{{ deed(say[0]) }}</v-btn>
+        <p v-else class="words">{{ $t('Nothing is left to say.') }}</p>
+        <div class="answers">
+          <v-btn class="answer" @click="needs">{{ $t('Needs the instructor') }}</v-btn>
+          <v-btn class="answer" :disabled="!say[0]" @click="tap({ kind: 'skip', value: { cue: say[0]!.cue } })">{{ $t('Skip') }}</v-btn>
+        </div>
+      </div>
     </template>
   </main>
 </template>
@@ -82,7 +85,7 @@ const refused = computed(() => day.refused.value.length)
   max-width: 520px;
   margin: 0 auto;
   box-sizing: border-box;
-  padding: var(--s-3) var(--s-page);
+  padding: var(--s-3) var(--s-page) 200px;
   display: grid;
   gap: var(--s-3);
   align-content: start;
@@ -110,6 +113,18 @@ h1 {
 }
 .words {
   font: 600 var(--t-h2) / 1.2 var(--f-text);
+}
+.thumb {
+  position: fixed;
+  inset-inline: 0;
+  inset-block-end: 0;
+  max-width: 520px;
+  margin: 0 auto;
+  box-sizing: border-box;
+  display: grid;
+  gap: var(--s-2);
+  background: var(--paper);
+  padding: var(--s-2) var(--s-page) var(--s-3);
 }
 .one {
   height: 92px !important;

@@ -2,6 +2,7 @@ import { afterAll, beforeAll, describe, expect, it, test } from 'vitest'
 import type { DayEvent } from '#core/day'
 import { uuidv7 } from 'uuidv7'
 import { startServer } from '../testing/start'
+import { allEvents } from './day'
 
 let server: Awaited<ReturnType<typeof startServer>>
 beforeAll(async () => {
@@ -101,6 +102,13 @@ describe('nobody is told to rub early', () => {
     ).rejects.toThrow(/day_event_never_early/)
   })
 })
+
+it('of more taps than go in one answer, none is left out', async () => {
+  const many = Array.from({ length: 5200 }, (_, i) => tap('check', { what: `c${i}`, on: true }, { session: 'thousands' }))
+  for (let i = 0; i < many.length; i += 500) await send(...many.slice(i, i + 500))
+  expect((await since(0, 'thousands')).events).toHaveLength(5000)
+  expect((await allEvents(server.pool, workshop, 'thousands')).map((e) => e.id)).toEqual(many.map((e) => e.id))
+}, 30_000)
 
 describe('what happened becomes the document', () => {
   it('pieces are in the state they are in; taken back, they are as before', async () => {

@@ -88,6 +88,17 @@ export async function eventsAfter(
   return { last: rows.length > 0 ? Number(rows.at(-1)!.at) : after, events: rows.map((r) => r.body) }
 }
 
+/** Every tap of a class, however many, in the order in which they came. */
+export async function allEvents(pool: pg.Pool, workshop: string, session: string): Promise<DayEvent[]> {
+  const all: DayEvent[] = []
+  for (let after = 0; ;) {
+    const { last, events } = await eventsAfter(pool, workshop, session, after)
+    if (events.length === 0) return all
+    all.push(...events)
+    after = last
+  }
+}
+
 /** So long taps are gathered before they are written into the workshop. */
 const gatherMs = 300
 
@@ -134,7 +145,7 @@ export class Facts {
       const { plan } = await planOfDesk(this.pool, this.clock, id)
       const room = dayRoom(stored.body, plan, session)
       if (!room) return
-      const { events } = await eventsAfter(this.pool, id, session, 0)
+      const events = await allEvents(this.pool, id, session)
       const changes = factsOf(stored.body, foldDay(room, events), session)
       if (changes.length === 0) return
       const command = {

@@ -8,7 +8,7 @@ import { minutesBetween } from '#core/time'
 import type { Workshop } from '#core/workshop'
 import { uuidv7 } from 'uuidv7'
 import type { Clock } from '../clock'
-import { eventsAfter, takeEvents } from '../day/day'
+import { allEvents, takeEvents } from '../day/day'
 import { many, maybeOne, run, type Db } from '../db/query'
 import { loadHouse, loadWorkshop } from '../desk/documents'
 import { planOfDesk, type Planned } from '../desk/planning'
@@ -79,7 +79,7 @@ async function dayOf(pool: pg.Pool, { workshop, plan, participant }: Mine): Prom
   for (const s of plan.sessions) {
     const room = dayRoom(workshop, plan, s.id)
     if (!room) continue
-    const { events } = await eventsAfter(pool, workshop.id, s.id, 0)
+    const events = await allEvents(pool, workshop.id, s.id)
     const state = foldDay(room, events)
     const day = { room, state, left: replan(room, state, now) }
     const isOver = minutesBetween(s.to, now) > overAfter
@@ -133,7 +133,8 @@ export async function saysHow(
       kind: 'outcome' as const,
       value: { how },
       at,
-      device: `phone-${token.slice(0, 6)}`,
+      // Nothing of the address: taps are read by every tablet.
+      device: `phone-${mine.participant}`.slice(0, 64),
       seq: Date.now(),
       skew: 0,
       actor: 'whose piece it is',

@@ -7,8 +7,10 @@ import { workshopShape } from '#core/workshop'
 import { dayRoom } from './dayRoom'
 import { dayEvent, type DayEvent } from './events'
 import { foldDay } from './fold'
+import { lateWays } from './late'
 import { sayNext, tablesDay } from './next'
-import { offers, replan } from './replan'
+import { offers } from './offers'
+import { replan } from './replan'
 
 /** A class's day: the workshop, its house, the class, everything that was tapped, and now. */
 export const dayInput = v.object({
@@ -37,6 +39,11 @@ export function dayAnswer({ workshop, house, session, events, now }: v.InferOutp
     overMin: left.overMin,
     say: say.map(({ stage, then, ...a }) => ({ ...a, stage: stage?.id ?? null, then: then?.id ?? null })),
     notYet: notYet.map(({ stage, ...x }) => ({ ...x, stage: stage.id })),
-    offers: left.overMin > 0 ? offers(room, state, now) : [],
+    offers: offers(room, state, left, now),
+    late: [...lateWays(room, state, left, now)].map(({ stage, stopAfter, ...x }) => ({
+      ...x,
+      stage: stage?.id ?? null,
+      stopAfter: stopAfter?.id ?? null,
+    })),
   }
 }

@@ -1,5 +1,5 @@
-import { expect, it } from 'vitest'
-import { betweenClasses } from '#core/day'
+import { describe, expect, it } from 'vitest'
+import { betweenClasses, shelfBeside, type DayRoom, type DayState } from '#core/day'
 import type { Plan } from '#core/plan'
 
 const at = (day: number, hour: number) => `2026-05-${day}T${String(hour).padStart(2, '0')}:00:00-04:00[America/New_York]`
@@ -26,4 +26,32 @@ it('what is to be laid still, is to be laid later, or is further, does not lie; 
   ])
   const { lying, unlaid } = betweenClasses(p, told, at(14, 20))
   expect([lying.map((x) => x.people), unlaid]).toEqual([[['a']], []])
+})
+
+describe('the shelf while a class runs', () => {
+  const route = [{ id: 'd.rub', design: 'd', afterCure: true }]
+  const one = (id: string, neverBefore: string | null) => ({ id, route, pieces: [{ design: 'd', neverBefore }] })
+  const room = { people: ['a', 'b', 'c', 'e'].map((id) => one(id, id === 'b' ? at(15, 20) : at(15, 7))) } as unknown as DayRoom
+  const person = (id: string, presence: string, at = 0) => ({ id, presence, at })
+  const state = (people: object[], pieces: object[] = []) => ({ people, pieces }) as unknown as DayState
+  const p = { ...plan(sheet('a', 'laid', 19), sheet('b', 'laid', 23), sheet('c', 'laid', 19), sheet('e', 'laid', 19)), designs: [] } as Plan
+  const who = (s: DayState, hour: number) => shelfBeside(p, room, s, at(15, hour)).lying.map((g) => g.people)
+  it('is without what somebody at a table may rub; with who is away, through, or has a piece whose time is not yet', () => {
+    const s = state([person('a', 'here'), person('b', 'here'), person('c', 'absent'), person('e', 'unknown')])
+    expect(who(s, 9)).toEqual([['c'], ['b']])
+    expect(who(s, 12)).toEqual([['c']])
+    expect(who(state([person('a', 'here', 1), person('c', 'left')]), 12)).toEqual([['a', 'c', 'e'], ['b']])
+  })
+  it('has the spares that are left, ready when the last that was laid is; none where the class itself lays', () => {
+    const designs = [{ design: 'd', spares: { count: 3 } }]
+    const of = (r: DayRoom, used: number, hour: number) =>
+      shelfBeside({ ...p, designs } as unknown as Plan, r, state([], [{ design: 'd', spares: used }]), at(15, hour)).spares
+    expect(of(room, 1, 12)).toEqual([{ design: 'd', left: 2, neverBefore: at(15, 20), ready: false }])
+    expect(of(room, 1, 20)).toMatchObject([{ left: 2, ready: true }])
+    expect(of(room, 3, 20)).toEqual([])
+    const lays = {
+      people: room.people.map((x) => ({ ...x, route: [{ id: 'd.lay', design: 'd', afterCure: false }] })),
+    } as unknown as DayRoom
+    expect(of(lays, 0, 20)).toEqual([])
+  })
 })

@@ -1,5 +1,9 @@
 import type { Plan } from '#core/plan'
 import { minutesBetween, type Zoned } from '#core/time'
+import type { DayRoom } from './dayRoom'
+import { commonRoute, type DayState } from './fold'
+import { isHere } from './replan'
+import { sparesLeft } from './who'
 
 /** What lies between two classes: pieces that become ready together, the earliest first; and whose piece has still to be laid. */
 export interface Between {
@@ -25,4 +29,31 @@ export function betweenClasses(plan: Pick<Plan, 'takeHome'>, states: ReadonlyMap
     }
   }
   return { lying: [...lying.values()].sort((a, b) => minutesBetween(b.tellAt, a.tellAt)), unlaid: [...unlaid] }
+}
+
+/** What lies on the shelf while a class runs: pieces that nobody at a table works on now, and spares that were laid with the class. */
+export interface Beside {
+  lying: Between['lying']
+  spares: { design: string; left: number; neverBefore: Zoned; ready: boolean }[]
+}
+
+/** Pieces of those who are not here, of those here whose time is not yet or who are through, and the spares. Not the piece of somebody who sits at a table
+ *  and may rub it. */
+export function shelfBeside(plan: Pick<Plan, 'takeHome' | 'designs'>, room: DayRoom, state: DayState, now: Zoned): Beside {
+  const stages = new Map(room.people.map((p) => [p.id, p.route.length]))
+  const atTable = new Set(state.people.flatMap((p) => (isHere(p) && p.at < (stages.get(p.id) ?? 0) ? p.id : [])))
+  const states = new Map(state.pieces.map((p) => [p.id, p.state]))
+  const lying = betweenClasses(plan, states, now)
+    .lying.map((g) => ({ ...g, people: minutesBetween(g.neverBefore, now) >= 0 ? g.people.filter((p) => !atTable.has(p)) : g.people }))
+    .filter((g) => g.people.length > 0)
+  const route = commonRoute(room)
+  const spares = plan.designs.flatMap(({ design }) => {
+    const left = sparesLeft(plan, state, design)
+    if (left === 0 || !route.find((s) => s.design === design)?.afterCure) return []
+    // Spares were laid with the class: the last of it says when they may be rubbed.
+    const times = room.people.flatMap((p) => p.pieces.flatMap((x) => (x.design === design && x.neverBefore ? x.neverBefore : [])))
+    const neverBefore = times.reduce<Zoned | null>((a, b) => (a && minutesBetween(b, a) >= 0 ? a : b), null)
+    return neverBefore ? [{ design, left, neverBefore, ready: minutesBetween(neverBefore, now) >= 0 }] : []
+  })
+  return { lying, spares }
 }

@@ -381,7 +381,7 @@ describe('say next follows a class that goes wrong', () => {
     const [early, late] = [replan(room, fold(shown), at(36)), replan(room, fold(shown), at(86))]
     expect(minutesBetween(early.doneAt, late.doneAt)).toBe(46)
     expect(late.overMin).toBeGreaterThan(0)
-    const ways = offers(room, fold(shown), at(86))
+    const ways = offers(room, fold(shown), late, at(86))
     expect(ways.length).toBeGreaterThan(0)
     for (const w of ways) expect(w.overMin).toBeLessThan(late.overMin)
     expect(ways.map((w) => w.overMin)).toEqual([...ways.map((w) => w.overMin)].sort((a, b) => b - a))

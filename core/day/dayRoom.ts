@@ -1,7 +1,7 @@
 import type { Plan } from '#core/plan'
 import { pieceStates, type PieceState, type Stage } from '#core/recipe'
 import type { RoomInput } from '#core/room'
-import { minutesBetween, type Zoned } from '#core/time'
+import { addMinutes, minutesBetween, type Zoned } from '#core/time'
 import { makes, tableName, type Workshop } from '#core/workshop'
 
 /** A stage on somebody's way through the class, with what the day needs of it. */
@@ -16,6 +16,8 @@ export interface DayStage {
   attended: boolean
   minutes: number
   station: string | null
+  /** An adult does it with them: young hands may not touch it. */
+  helper: boolean
   /** What the piece is when it is done, and after the wait that follows. */
   makes: PieceState | undefined
   thenMakes: PieceState | undefined
@@ -47,6 +49,8 @@ export interface DayPerson {
   }[]
   /** Expected in this class. */
   expected: boolean
+  /** They said that they come later: not before. */
+  comesAt: Zoned | null
 }
 /** A class as the day begins with it: who sits where, what they do, what is known of their pieces. */
 export interface DayRoom {
@@ -75,6 +79,7 @@ export function dayRoom(workshop: Workshop, plan: Plan, session: string): DayRoo
   const room = load?.room
   const routes = new Map(room?.input.routes.map((r) => [r.id, r.stages.map((s) => dayStage(plan, room.stages[s.id]!, s))]) ?? [])
   const of = new Map(room?.input.pieces.map((p) => [p.id, p]) ?? [])
+  const late = workshop.sessions.find((s) => s.id === session)?.late ?? {}
   const counts = new Map<string, number>()
   for (const p of of.values()) counts.set(p.route, (counts.get(p.route) ?? 0) + 1)
   const usual = [...counts].sort((a, b) => b[1] - a[1])[0]?.[0] ?? room?.input.routes[0]?.id
@@ -105,7 +110,8 @@ export function dayRoom(workshop: Workshop, plan: Plan, session: string): DayRoo
         }
       }),
     )
-    return [{ id: p.id, seat, table: mine?.table ?? seat.replace(/\d+$/, ''), route, pieces, expected: mine !== undefined }]
+    const comesAt = mine && late[p.id] ? addMinutes(placed.from, late[p.id]!) : null
+    return [{ id: p.id, seat, table: mine?.table ?? seat.replace(/\d+$/, ''), route, pieces, expected: mine !== undefined, comesAt }]
   })
   return {
     ...{ workshop: workshop.id, session, number: placed.number, from: placed.from, to: placed.to },
@@ -146,6 +152,7 @@ function dayStage(
       attended: s.attended,
       minutes: s.minutes,
       station: s.station,
+      helper: s.helper,
     },
     makes: stage.makes,
     thenMakes: stage.then?.makes,

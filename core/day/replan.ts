@@ -65,13 +65,23 @@ export function earliestNext(
   return { at, bound }
 }
 
-/** Plans what is left of the class: late people, blocked stations and lost minutes as they are. `stopAfter` lets everybody's work end after a
- *  stage, the rest at home. */
-export function replan(room: DayRoom, state: DayState, now: Zoned, stopAfter?: string): Replan {
+/** Places by hand of adults, as stations have theirs: pressed like them when a helper goes. */
+export const adultsAt = 'adults'
+
+/** What is left of a class as a room to be planned, from how it stands. `ends` says after which stage somebody's work ends. */
+export interface RoomLeft {
+  /** Null where nothing is left. */
+  input: RoomInput | null
+  nowMin: number
+  /** When the last of those who are through was done, in minutes from the class's begin. */
+  last: number
+}
+export function roomLeft(room: DayRoom, state: DayState, now: Zoned, ends: (person: string) => string | undefined): RoomLeft {
   const routes = routesOf(room, state)
   const minute = (at: Zoned) => Math.max(0, Math.ceil(minutesBetween(room.from, at) - 1e-9))
   const nowMin = minute(now)
   const shown = state.said['show'] !== undefined || state.people.some((p) => p.at > 0 || p.doing)
+  const comes = new Map(room.people.flatMap((p) => (p.comesAt ? [[p.id, p.comesAt] as const] : [])))
   const kept = new Map<string, RoomInput['routes'][number]>()
   const stations = room.stations.map((s) => ({ ...s, places: state.places[s.id] ?? s.places }))
   const open = new Set(stations.filter((s) => s.places > 0).map((s) => s.id))
@@ -79,7 +89,8 @@ export function replan(room: DayRoom, state: DayState, now: Zoned, stopAfter?: s
   let last = 0
   for (const p of state.people.filter(isHere)) {
     const route = routes.get(p.id) ?? []
-    const end = stopAfter ? route.findIndex((s) => s.id === stopAfter) : -1
+    const stop = ends(p.id)
+    const end = stop ? route.findIndex((s) => s.id === stop) : -1
     const left = route.slice(p.at, end >= 0 ? end + 1 : undefined)
     if (left.length === 0) {
       if (p.since) last = Math.max(last, minute(p.since))
@@ -99,38 +110,50 @@ export function replan(room: DayRoom, state: DayState, now: Zoned, stopAfter?: s
             minutes: s.minutes,
             attended: s.attended,
             station: s.station && open.has(s.station) ? s.station : null,
-            helper: false,
+            helper: s.helper,
           },
           ...(i < left.length - 1 && (s.leastMin > 0 || s.mostMin !== null) && { then: { leastMin: s.leastMin, mostMin: s.mostMin } }),
         })),
       })
     const first = left[0]!
     const over = p.doing && p.since ? Math.max(1, Math.ceil(first.minutes - minutesBetween(p.since, now))) : undefined
+    // Who said that they come later is not waited for before.
+    const comesMin = p.presence === 'unknown' && comes.has(p.id) ? minute(comes.get(p.id)!) : 0
     pieces.push({
       id: p.id,
       route: kept.get(id)!.id,
       table: p.table,
-      fromMin: p.doing ? nowMin : minute(next!.at),
+      fromMin: p.doing ? nowMin : Math.max(comesMin, minute(next!.at)),
       ...(over !== undefined && { minutes: { [first.id]: Math.min(240, over) }, pins: { [first.id]: nowMin } }),
     })
   }
+  if (pieces.length === 0) return { input: null, nowMin, last }
+  return {
+    input: {
+      routes: [...kept.values()],
+      stations: stations.filter((s) => s.places > 0),
+      helpers: Math.max(1, state.places[adultsAt] ?? room.helpers),
+      pieces,
+      // Nobody works while all are shown, unless that is over or somebody has begun already.
+      blocks: room.input.blocks.filter((b) => b.toMin > nowMin && (b.fromMin > 0 || !shown)),
+      minutes: Math.max(1, room.input.minutes),
+    },
+    ...{ nowMin, last },
+  }
+}
+
+/** Plans what is left of the class: late people, blocked stations and lost minutes as they are. `stopAfter` lets everybody's work end after a
+ *  stage, the rest at home. */
+export function replan(room: DayRoom, state: DayState, now: Zoned, stopAfter?: string): Replan {
+  const { input, nowMin, last } = roomLeft(room, state, now, () => stopAfter)
   const at = (min: number) => addMinutes(room.from, min)
-  const answer = (plan: RoomPlan | null, input: RoomInput | null, finish: number): Replan => ({
-    ...{ plan, input, doneAt: at(finish), cleanAt: at(finish + room.cleanUpMin) },
+  const answer = (plan: RoomPlan | null, of: RoomInput | null, finish: number): Replan => ({
+    ...{ plan, input: of, doneAt: at(finish), cleanAt: at(finish + room.cleanUpMin) },
     overMin: Math.ceil(finish + room.cleanUpMin - minutesBetween(room.from, room.to)),
     starts: new Map(plan?.starts.map((s) => [`${s.piece} ${s.stage}`, at(s.atMin)]) ?? []),
   })
-  if (pieces.length === 0) return answer(null, null, Math.max(last, 0))
-  const input: RoomInput = {
-    routes: [...kept.values()],
-    stations: stations.filter((s) => s.places > 0),
-    helpers: Math.max(1, room.helpers),
-    pieces,
-    // Nobody works while all are shown, unless that is over or somebody has begun already.
-    blocks: room.input.blocks.filter((b) => b.toMin > nowMin && (b.fromMin > 0 || !shown)),
-    minutes: Math.max(1, room.input.minutes),
-  }
-  const sheet = followed(room, state, input)
+  if (!input) return answer(null, null, Math.max(last, 0))
+  const sheet = followed(room, state, input, true) ?? followed(room, state, input, false)
   if (sheet) return answer(sheet, input, sheet.finishMin)
   // What is in hands goes on; where that is more than a station takes, it is planned as if it had not begun.
   const pinned = quickRoom(input)
@@ -140,16 +163,20 @@ export function replan(room: DayRoom, state: DayState, now: Zoned, stopAfter?: s
 }
 
 /** The run sheet as far as it still holds: whoever is late goes on from where they are, each stage no sooner than it was planned. Undefined
- *  where that would have more at a station than it has places, or keep a wait that has to be: then the rest is planned anew. */
-function followed(room: DayRoom, state: DayState, input: RoomInput): RoomPlan | undefined {
+ *  where that would have more at a station than it has places, or keep a wait that has to be: then the rest is planned anew. `sooner`: who came sooner than they said begins when they are here. */
+function followed(room: DayRoom, state: DayState, input: RoomInput, sooner: boolean): RoomPlan | undefined {
+  const early = new Set(sooner ? room.people.flatMap((p) => (p.comesAt ? p.id : [])) : [])
+  const people = new Map(state.people.map((p) => [p.id, p]))
   const routes = new Map(input.routes.map((r) => [r.id, r.stages]))
   const starts: RoomPlan['starts'] = []
   let finishMin = 0
   for (const p of input.pieces) {
     let ready = p.fromMin ?? 0
     for (const s of routes.get(p.route)!) {
-      const begun = state.people.some((x) => x.id === p.id && x.doing) && p.minutes?.[s.id] !== undefined
-      const atMin = begun ? ready : Math.max(ready, room.planned.get(`${p.id} ${s.id}`) ?? 0)
+      const who = people.get(p.id)
+      const free = early.has(p.id) && who?.presence === 'here'
+      const begun = who?.doing && p.minutes?.[s.id] !== undefined
+      const atMin = begun || free ? ready : Math.max(ready, room.planned.get(`${p.id} ${s.id}`) ?? 0)
       starts.push({ piece: p.id, stage: s.id, atMin })
       const end = atMin + (p.minutes?.[s.id] ?? s.minutes)
       finishMin = Math.max(finishMin, end)
@@ -160,20 +187,4 @@ function followed(room: DayRoom, state: DayState, input: RoomInput): RoomPlan | 
   if (found.wrong.length > 0) return undefined
   const { waitingMin, spreadMin } = found
   return { starts, finishMin, waitingMin, spreadMin, lowerBoundMin: 0, fits: finishMin <= input.minutes, bottleneck: null, steps: 0 }
-}
-
-/** What would bring a class that is late back into its time: work that ends earlier, after a stage from which pieces may go home, each with
- *  when the room would be clean. The least given up first. */
-export function offers(room: DayRoom, state: DayState, now: Zoned): { stopAfter: string; name: string; cleanAt: Zoned; overMin: number }[] {
-  const plain = replan(room, state, now)
-  const stages = [
-    ...new Map(
-      room.people.flatMap((p) => p.route.filter((s, i) => s.mayStop && i < p.route.length - 1).map((s) => [s.id, s] as const)),
-    ).values(),
-  ]
-  return stages
-    .map((s) => ({ s, r: replan(room, state, now, s.id) }))
-    .filter(({ r }) => r.overMin < plain.overMin)
-    .map(({ s, r }) => ({ stopAfter: s.id, name: s.name, cleanAt: r.cleanAt, overMin: r.overMin }))
-    .sort((a, b) => b.overMin - a.overMin)
 }

@@ -2,7 +2,7 @@ import { minutesBetween, type Zoned } from '#core/time'
 import type { DayRoom } from './dayRoom'
 import { commonRoute, type DayState } from './fold'
 import type { TableDay } from './next'
-import { isHere, routesOf } from './replan'
+import { adultsAt, isHere, routesOf } from './replan'
 
 /** A station as it is: its places as planned, as they are today, and how many have hands at them. */
 export interface StationDay {
@@ -12,15 +12,24 @@ export interface StationDay {
   taken: number
 }
 
-/** The stations of a room with how full they are: whoever has hands at a stage that wants one stands there. */
+/** The stations of a room with how full they are: whoever has hands at a stage that wants one stands there. Where adults do something for young hands, they
+ *  are counted like a station; one of them is always there. */
 export function stationsDay(room: DayRoom, state: DayState): StationDay[] {
   const routes = routesOf(room, state)
   const at = new Map<string, number>()
   for (const p of state.people.filter((x) => x.doing && isHere(x))) {
-    const station = routes.get(p.id)?.[p.at]?.station
-    if (station) at.set(station, (at.get(station) ?? 0) + 1)
+    const stage = routes.get(p.id)?.[p.at]
+    for (const id of [stage?.station, stage?.helper ? adultsAt : null]) if (id) at.set(id, (at.get(id) ?? 0) + 1)
   }
-  return room.stations.map((s) => ({ id: s.id, planned: s.places, places: state.places[s.id] ?? s.places, taken: at.get(s.id) ?? 0 }))
+  const adults = room.people.some((p) => p.route.some((s) => s.helper)) ? [{ id: adultsAt, places: Math.max(1, room.helpers) }] : []
+  const places = (id: string, planned: number) =>
+    id === adultsAt ? Math.max(1, state.places[id] ?? planned) : (state.places[id] ?? planned)
+  return [...room.stations, ...adults].map((s) => ({
+    id: s.id,
+    planned: s.places,
+    places: places(s.id, s.places),
+    taken: at.get(s.id) ?? 0,
+  }))
 }
 
 /** The way that most have through the class, drawn as a strip in minutes of work; and where each table stands on it. */

@@ -7,9 +7,16 @@ import { routesOf } from './replan'
 export const missing = (room: DayRoom, state: DayState): PersonDay[] =>
   state.people.filter((p) => p.presence === 'absent' && room.people.some((x) => x.id === p.id && x.expected))
 
-/** Who was expected, or came, and nobody has marked yet. */
+/** Who is looked out for: missing, or not marked yet and said to come later. */
+export const awaited = (room: DayRoom, state: DayState): PersonDay[] => {
+  const comes = new Set(room.people.flatMap((p) => (p.comesAt ? p.id : [])))
+  const away = new Set(missing(room, state).map((p) => p.id))
+  return state.people.filter((p) => away.has(p.id) || (p.presence === 'unknown' && comes.has(p.id)))
+}
+
+/** Who was expected from the begin and nobody has marked yet: who said that they come later is none of them. */
 export const unmarked = (room: DayRoom, state: DayState): PersonDay[] =>
-  state.people.filter((p) => p.presence === 'unknown' && room.people.some((x) => x.id === p.id && x.expected))
+  state.people.filter((p) => p.presence === 'unknown' && room.people.some((x) => x.id === p.id && x.expected && !x.comesAt))
 
 /** The pieces whose people came, also of those that have left since: what goes out of the door, or onto the shelf. */
 export function piecesHere(state: DayState): PieceDay[] {

@@ -1,6 +1,8 @@
 <script setup lang="ts">
+import { t as tr } from '#core/language'
 import { ref } from 'vue'
-import { unmarked, type DayRoom, type DayState } from '#core/day'
+import { unmarked, type DayPerson, type DayRoom, type DayState } from '#core/day'
+import { sayMinute } from '#core/time'
 
 /** Before the class begins: who is here, stations and samples looked at, cautions read, the room's air noted; one press begins it. */
 const props = defineProps<{
@@ -10,6 +12,7 @@ const props = defineProps<{
   cautions: readonly string[]
   /** The tables of each helper. */
   posts: readonly (readonly string[])[]
+  clock: 12 | 24
 }>()
 const emit = defineEmits<{
   presence: [people: string[], what: 'here' | 'absent']
@@ -29,6 +32,13 @@ function air() {
 /** A browser keeps the application itself over HTTPS only. */
 const reopens = 'serviceWorker' in navigator
 const of = (person: string) => props.state.people.find((p) => p.id === person)?.presence
+function marked(p: DayPerson): string {
+  const presence = of(p.id)
+  if (presence === 'here') return tr('here')
+  if (presence === 'absent') return tr('not here')
+  if (p.comesAt) return tr('from {0}', sayMinute(p.comesAt, props.clock))
+  return p.expected ? tr('expected') : tr('not expected')
+}
 const unknown = () => unmarked(props.room, props.state).map((p) => p.id)
 </script>
 <template>
@@ -50,12 +60,7 @@ const unknown = () => unmarked(props.room, props.state).map((p) => p.id)
             :aria-pressed="of(p.id) === 'here'"
             @click="emit('presence', [p.id], of(p.id) === 'here' ? 'absent' : 'here')"
           >
-            <b>{{ names.get(p.id) }}</b><small
-              >{{ p.seat }},
-              {{
-                of(p.id) === 'here' ? $t('here') : of(p.id) === 'absent' ? $t('not here') : p.expected ? $t('expected') : $t('not expected')
-              }}</small
-            >
+            <b>{{ names.get(p.id) }}</b><small>{{ p.seat }}, {{ marked(p) }}</small>
           </button>
         </li>
       </ul>

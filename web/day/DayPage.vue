@@ -35,7 +35,7 @@ const router = useRouter()
 const id = computed(() => String(route.params['id']))
 const asked = computed(() => String(route.params['session'] ?? ''))
 const day = useDay(id, asked)
-const { workshop, house, plan, session, room, state, left, next, tables, names, now, tap, said } = day
+const { workshop, house, plan, session, room, state, left, next, tables, around, names, now, tap, said } = day
 const seat = ref<string>()
 const table = ref<string>()
 const ending = ref(false)
@@ -169,6 +169,7 @@ useEventListener(
       :names="names"
       :cautions="hands"
       :posts="posts"
+      :clock="clockOf(house)"
       @presence="deeds.presence"
       @check="deeds.check"
       @climate="deeds.climate"
@@ -205,7 +206,7 @@ useEventListener(
               v-for="t in turn.shown"
               :key="t.table"
               :style="grid?.at(t.table)"
-              v-bind="{ t, state, names, now, seat, chosen: chosen === t.table, due: isDue(t.table) }"
+              v-bind="{ ...around, t, seat, chosen: chosen === t.table, due: isDue(t.table) }"
               @table="pick(t.table)"
               @seat="pickSeat"
             />

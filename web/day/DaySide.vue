@@ -1,9 +1,10 @@
 <script setup lang="ts">
 import { t as tr } from '#core/language'
 import { computed } from 'vue'
-import { missing, offers } from '#core/day'
 import { clockOf } from '#core/house'
 import { sayClock, sayMinute, sayShortDay } from '#core/time'
+import DayLate from './DayLate.vue'
+import DayShelf from './DayShelf.vue'
 import type { Day } from './useDay'
 
 /** Beside the room: what cannot both be true, who is not here yet, who has to wait, what would bring the class back into its time. */
@@ -12,9 +13,8 @@ const emit = defineEmits<{ here: [person: string]; settle: [event: string]; seat
 const state = computed(() => props.day.state.value!)
 const name = (p: string) => props.day.names.value.get(p) ?? tr('Guest')
 const clock = (at: string) => sayMinute(at, clockOf(props.day.house.value!))
-const late = computed(() => missing(props.day.room.value!, state.value))
 const waits = computed(() => props.day.next.value?.notYet ?? [])
-const over = computed(() => (props.day.left.value!.overMin > 0 ? offers(props.day.room.value!, state.value, props.day.moment.at) : []))
+const over = computed(() => (props.day.left.value!.overMin > 0 ? props.day.ways.value.offers : []))
 const stopped = computed(() => {
   const after = state.value.stopAfter
   const s = props.day.room.value!.people.flatMap((p) => p.route).find((x) => x.id === after)
@@ -46,18 +46,7 @@ const tapSaid = (id: string) => {
       <p class="two small">{{ $t('Which tap was wrong? It is taken back, the other stands.') }}</p>
       <v-btn v-for="e in c.events" :key="e" class="tall" @click="emit('settle', e)">{{ tapSaid(e) }}</v-btn>
     </section>
-    <section v-if="late.length">
-      <h3>
-        {{ $t('Not here') }} <span class="two small">{{ $t('{0} of {1}', late.length, state.people.length) }}</span>
-      </h3>
-      <p v-for="p in late" :key="p.id" class="row">
-        <span
-          ><b>{{ name(p.id) }}</b
-          >, {{ $t('table {0}', p.table) }}</span
-        >
-        <v-btn class="tall" @click="emit('here', p.id)">{{ $t('Here') }}</v-btn>
-      </p>
-    </section>
+    <DayLate :day="day" @here="emit('here', $event)" />
     <section v-if="waits.length">
       <h3>{{ $t('Not to be rubbed yet') }}</h3>
       <p v-for="w in waits" :key="w.person" class="row">
@@ -74,44 +63,7 @@ const tapSaid = (id: string) => {
         {{ $t('Stop after {0}, the rest at home: clean {1}', $t(o.name).toLowerCase(), clock(o.cleanAt)) }}
       </v-btn>
     </section>
+    <DayShelf :day="day" />
   </div>
 </template>
-<style scoped>
-.side {
-  display: grid;
-  gap: var(--s-3);
-}
-section {
-  border-top: 2px solid var(--text);
-  padding-top: var(--s-2);
-  display: grid;
-  gap: var(--s-1);
-}
-.ask {
-  border-color: var(--watch);
-}
-.ask h3 {
-  color: var(--watch);
-}
-.row {
-  display: flex;
-  flex-wrap: wrap;
-  gap: var(--s-2);
-  align-items: center;
-}
-.row .v-btn {
-  margin-inline-start: auto;
-}
-.tall {
-  height: auto !important;
-  min-height: 56px;
-}
-.tall :deep(.v-btn__content) {
-  white-space: normal;
-}
-.link {
-  min-height: 44px;
-  font-weight: 700;
-  text-decoration: underline;
-}
-</style>
+<style scoped src="./side.css"></style>

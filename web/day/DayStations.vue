@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { StationDay } from '#core/day'
+import { adultsAt, type StationDay } from '#core/day'
 import { stationName } from '../room/boardLanes'
 
 /** The stations: how many places, how many taken; one less when a basin is blocked, one more when another is set up. */
@@ -16,7 +16,7 @@ const emit = defineEmits<{ places: [station: string, places: number] }>()
       <button
         type="button"
         class="plain step"
-        :disabled="s.places === 0"
+        :disabled="s.places <= (s.id === adultsAt ? 1 : 0)"
         :aria-label="$t('{0}: one place less', stationName(s.id))"
         @click="emit('places', s.id, s.places - 1)"
       >

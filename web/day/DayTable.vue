@@ -3,7 +3,7 @@ import { t as tr } from '#core/language'
 import { computed } from 'vue'
 import type { DayState, TableDay } from '#core/day'
 import { stateWord } from '#core/phrases'
-import { minutesBetween } from '#core/time'
+import { minutesBetween, sayMinute } from '#core/time'
 import PieceToken from '../ui/PieceToken.vue'
 import { stageWord, timer } from './dayWords'
 
@@ -13,6 +13,9 @@ const props = defineProps<{
   state: DayState
   names: ReadonlyMap<string, string>
   now: string
+  /** Who said when they come. */
+  coming: ReadonlyMap<string, string>
+  clock: 12 | 24
   chosen: boolean
   seat: string | undefined
   due: boolean
@@ -31,10 +34,13 @@ const seats = computed(() =>
     const pieces = props.state.pieces.filter((x) => x.person === p.id)
     const needs = pieces.find((x) => x.needs)?.needs
     const home = pieces.length > 0 && pieces.every((x) => x.home)
-    const word = p.presence === 'absent' ? 'absent' : p.presence === 'left' ? 'left' : home ? 'home' : needs ? needs : ''
+    const comes = props.coming.get(p.id)
+    const word = comes ? 'comes' : p.presence === 'absent' ? 'absent' : p.presence === 'left' ? 'left' : home ? 'home' : needs ? needs : ''
     const piece = pieces[0]
     const spare = pieces.some((x) => x.spares > 0)
-    const said = words.value[word] ?? (spare ? tr('on a spare') : piece ? stateWord(piece.state) : '')
+    const said = comes
+      ? tr('from {0}', sayMinute(comes, props.clock))
+      : (words.value[word] ?? (spare ? tr('on a spare') : piece ? stateWord(piece.state) : ''))
     const watch = word === 'you' || word === 'patch' || pieces.some((x) => x.rubbedEarly)
     return { p, piece, name: p.guest ? '' : (props.names.get(p.id) ?? ''), word, said, watch }
   }),
@@ -55,11 +61,11 @@ const share = computed(() => {
         :key="s.p.id"
         type="button"
         class="plain seat"
-        :class="{ on: seat === s.p.id, away: s.word === 'absent' || s.word === 'left' }"
+        :class="{ on: seat === s.p.id, away: ['absent', 'left', 'comes'].includes(s.word) }"
         :aria-pressed="seat === s.p.id"
         @click="emit('seat', s.p.id)"
       >
-        <span v-if="s.word === 'absent'" class="empty" aria-hidden="true" />
+        <span v-if="s.word === 'absent' || s.word === 'comes'" class="empty" aria-hidden="true" />
         <PieceToken v-else-if="s.piece" :state="s.piece.state" :size="40" />
         <span class="who"
           ><b>{{ s.name || $t('Guest') }}</b> <small :class="{ watch: s.watch }">{{ s.said }}</small></span

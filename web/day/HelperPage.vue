@@ -12,7 +12,7 @@ const route = useRoute()
 const id = computed(() => String(route.params['id']))
 const asked = computed(() => String(route.params['session'] ?? ''))
 const day = useDay(id, asked)
-const { workshop, house, room, state, next, tables, names, now, tap, said, waiting, online } = day
+const { workshop, house, room, state, next, tables, around, now, tap, said, waiting, online } = day
 const mine = computed(() => {
   const said = String(route.query['tables'] ?? '')
     .split(',')
@@ -50,7 +50,7 @@ const refused = computed(() => day.refused.value.length)
       <DayTable
         v-for="t in tables.filter((x) => mine.includes(x.table))"
         :key="t.table"
-        v-bind="{ t, state, names, now, seat, chosen: false, due: due(t.table) }"
+        v-bind="{ ...around, t, seat, chosen: false, due: due(t.table) }"
         @seat="seat = seat === $event ? undefined : $event"
       />
       <section v-if="say[0]" class="card" :aria-label="$t('Say next')">

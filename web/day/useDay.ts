@@ -1,14 +1,14 @@
 import { useEventListener, useIntervalFn, useWakeLock } from '@vueuse/core'
 import { uuidv7 } from 'uuidv7'
 import { computed, ref, shallowRef, watch, type Ref } from 'vue'
-import { dayRoom, foldDay, replan, sayNext, tablesDay, type Announcement, type DayEvent, type DayKind, type ValueOf } from '#core/day'
-import type { House } from '#core/house'
+import { dayRoom, foldDay, sayNext, tablesDay, type Announcement, type DayEvent, type DayKind, type ValueOf } from '#core/day'
+import { clockOf, type House } from '#core/house'
 import { planWorkshop, type Plan } from '#core/plan'
 import { instantAt, minutesBetween } from '#core/time'
 import { seatNames, type Workshop } from '#core/workshop'
 import { useDesk } from '../app/desk'
-import { later } from '../ui/later'
 import { makeDaySync } from './daySync'
+import { useLeft } from './useLeft'
 import { dayKey, keptDay } from '../app/days/keptDay'
 
 const deviceId = (): string => {
@@ -79,11 +79,13 @@ export function useDay(id: Ref<string>, asked: Ref<string>) {
       ),
   )
   /** Planned again at every tap, and every ten seconds. */
-  const moment = { at: now.value }
-  watch(now, (at) => (moment.at = at), { flush: 'sync' })
   const tenth = computed(() => now.value.slice(0, 18))
-  // A turn after the tap is shown: what was tapped is seen first.
-  const left = later(() => (void tenth.value, room.value && state.value ? replan(room.value, state.value, moment.at) : undefined))
+  const { left, ways } = useLeft(
+    room,
+    state,
+    () => tenth.value,
+    () => now.value,
+  )
   const next = computed(() =>
     room.value && state.value && left.value ? sayNext(room.value, state.value, left.value, now.value) : undefined,
   )
@@ -94,6 +96,17 @@ export function useDay(id: Ref<string>, asked: Ref<string>) {
     const seats = seatNames(w.group.participants, plan.value.seating)
     return new Map(w.group.participants.map((p) => [p.id, p.name ?? seats[p.id] ?? String(p.seat)]))
   })
+
+  /** Who is not here yet and said when they come. */
+  const coming = computed(() => {
+    const away = new Set(state.value?.people.flatMap((p) => (p.presence === 'unknown' ? p.id : [])))
+    return new Map(room.value?.people.flatMap((p) => (p.comesAt && away.has(p.id) ? [[p.id, p.comesAt] as const] : [])))
+  })
+  /** What a table is drawn from. */
+  const around = computed(() => ({
+    ...{ state: state.value!, names: names.value, now: now.value, coming: coming.value },
+    clock: house.value ? clockOf(house.value) : (24 as const),
+  }))
 
   watch(key, (k) => void (k && sync.open(k, id.value, session.value!.id)), { immediate: true })
   const plain = <T>(x: T): T => JSON.parse(JSON.stringify(x)) as T
@@ -155,12 +168,12 @@ export function useDay(id: Ref<string>, asked: Ref<string>) {
     room,
     state,
     left,
+    ways,
     next,
     tables,
+    around,
     names,
     now,
-    /** The moment by which what is left was planned, not followed from second to second. */
-    moment,
     tap,
     said,
     undo,

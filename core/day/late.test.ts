@@ -1,0 +1,122 @@
+import { describe, expect, it } from 'vitest'
+import { adultsAt, awaited, dayRoom, foldDay, lateWays, offers, replan, sayNext, unmarked, type DayEvent, type DayKind } from '#core/day'
+import { demoHouses, demoWorkshops } from '#core/demo'
+import { planWorkshop } from '#core/plan'
+import { addMinutes, minutesBetween } from '#core/time'
+import type { Workshop } from '#core/workshop'
+
+const house = demoHouses[0]!
+const moths: Workshop = demoWorkshops('2026-05-15')[0]!
+const session = 'moths-of-the-marsh-2'
+const from = '2026-05-16T10:00:00-04:00[America/New_York]'
+const at = (min: number) => addMinutes(from, min)
+const minute = (x: string | undefined) => x && minutesBetween(from, x)
+const who = (name: string) => moths.group.participants.find((p) => p.name === name)!.id
+const roomOf = (w: Workshop) => dayRoom(w, planWorkshop({ workshop: w, house, now: from }), session)!
+const room = roomOf(moths)
+const end = minutesBetween(from, room.to) - room.cleanUpMin
+
+let n = 0
+const tap = (min: number, kind: DayKind, value: object = {}, subject: [string, string] = ['room', 'room']) =>
+  ({
+    ...{ id: `018f0000-0000-7000-8000-${String(++n).padStart(12, '0')}`, workshop: moths.id, session, kind, value, at: at(min) },
+    ...{ subject: { kind: subject[0], id: subject[1] }, device: 'a', seq: n, skew: 0, actor: 'Noor' },
+  }) as unknown as DayEvent
+const shown = tap(30, 'said', { cue: 'show' })
+const absent = (name: string, min = 31) => tap(min, 'absent', {}, ['person', who(name)])
+function lived(now: number, events: readonly DayEvent[], r = room) {
+  const state = foldDay(r, events)
+  const left = replan(r, state, at(now))
+  return { state, left, late: [...lateWays(r, state, left, at(now))] }
+}
+
+describe('who is not here yet', () => {
+  it('is told by when to begin, and what that comes to; a minute later would be too late', () => {
+    const { late, left } = lived(36, [shown, absent('Anton')])
+    expect(late).toHaveLength(1)
+    const [anton] = late as [(typeof late)[number]]
+    expect([anton.person, anton.stage!.id.split('.')[1], anton.stopAfter, anton.noPiece]).toEqual([who('Anton'), 'wet', null, false])
+    const by = anton.by!
+    expect(minute(by.doneAt)!).toBeLessThanOrEqual(end)
+    expect(minute(by.beginAt)!).toBeGreaterThan(36)
+    // What comes of it when they come just then: the room as it is, nobody else moved.
+    const come = tap(minute(by.beginAt)!, 'here', {}, ['person', who('Anton')])
+    const then = replan(room, foldDay(room, [shown, absent('Anton'), come]), by.beginAt)
+    expect(then.starts.get(`${who('Anton')} ${anton.stage!.id}`)).toBe(by.beginAt)
+    const whole = anton.stage && room.people.find((p) => p.id === who('Anton'))!.route
+    const needed = whole!.reduce((sum, s, i) => sum + s.minutes + (i < whole!.length - 1 ? s.leastMin : 0), 0)
+    expect(minutesBetween(by.beginAt, by.doneAt)).toBeGreaterThanOrEqual(needed)
+    // Their own work fills the rest: it cannot begin later than the end less what it needs.
+    expect(minute(by.beginAt)!).toBeLessThanOrEqual(end - needed)
+    expect(minute(by.beginAt)!).toBeGreaterThan(end - needed - 15)
+    expect(left.starts.has(`${who('Anton')} ${anton.stage!.id}`)).toBe(false)
+  })
+  it('goes home after an earlier stage where not all goes in any more; at last nothing does', () => {
+    const ways = [36, 60, 80, 100, 120, 140, 158].map((m) => lived(m, [shown, absent('Anton')]).late[0]!)
+    const ranks = ways.map((w) => (w.by === null ? 0 : w.stopAfter === null ? 9 : (w.stopAfter.round ?? 1)))
+    expect(ranks).toEqual([...ranks].sort((a, b) => b - a))
+    expect([ranks[0], ranks.at(-1)]).toEqual([9, 0])
+    const stopped = ways.find((w) => w.stopAfter)!
+    expect(stopped.stopAfter!.mayStop).toBe(true)
+    for (const w of ways) if (w.by) expect(minute(w.by.doneAt)!).toBeLessThanOrEqual(end)
+  })
+  it('without a piece that may be rubbed there is nothing to begin; with a piece that is not ready nothing begins before', () => {
+    expect(lived(36, [shown, absent('Edda')]).late[0]).toMatchObject({ by: null, noPiece: true })
+    const young = structuredClone(room)
+    young.people.find((p) => p.id === who('Anton'))!.pieces[0]!.neverBefore = at(70)
+    const [anton] = lived(36, [shown, absent('Anton')], young).late
+    expect(minute(anton!.by!.beginAt)!).toBeGreaterThanOrEqual(70)
+  })
+  it('is told nothing where all are here; once here they are planned like all', () => {
+    expect(lived(36, [shown]).late).toEqual([])
+    expect(lived(41, [shown, absent('Anton'), tap(40, 'here', {}, ['person', who('Anton')])]).late).toEqual([])
+  })
+  it('moves nobody: what the others begin is what was planned', () => {
+    const { left, late } = lived(36, [shown, absent('Anton'), absent('Rune')])
+    expect(late.map((x) => x.person).sort()).toEqual([who('Anton'), who('Rune')].sort())
+    expect([...left.starts.keys()].some((k) => k.startsWith(`${who('Anton')} `))).toBe(false)
+  })
+})
+
+describe('who said that they come later', () => {
+  const w: Workshop = { ...moths, sessions: moths.sessions.map((s) => (s.id === session ? { ...s, late: { [who('Rune')]: 75 } } : s)) }
+  const r = roomOf(w)
+  it('is not among those to be marked at the begin, is looked out for, and is planned from when they come', () => {
+    const state = foldDay(r, [shown])
+    expect(unmarked(r, state).map((p) => p.id)).not.toContain(who('Rune'))
+    expect(unmarked(r, state)).toHaveLength(17)
+    expect(awaited(r, state).map((p) => p.id)).toEqual([who('Rune')])
+    const left = replan(r, state, at(36))
+    const begin = left.starts.get(`${who('Rune')} ${r.people.find((p) => p.id === who('Rune'))!.route[0]!.id}`)!
+    expect(minute(begin)!).toBeGreaterThanOrEqual(75)
+    for (const a of sayNext(r, state, left, at(36)).say)
+      if (a.people.includes(who('Rune'))) expect(minute(a.due)!).toBeGreaterThanOrEqual(75)
+    expect(minute([...lateWays(r, state, left, at(36))][0]!.by!.beginAt)!).toBeGreaterThanOrEqual(75)
+  })
+  it('and comes sooner begins sooner', () => {
+    const come = [shown, tap(40, 'here', {}, ['person', who('Rune')])]
+    const left = replan(r, foldDay(r, come), at(40))
+    const first = r.people.find((p) => p.id === who('Rune'))!.route[0]!.id
+    expect(minute(left.starts.get(`${who('Rune')} ${first}`))).toBeLessThan(75)
+  })
+})
+
+describe('an adult gone', () => {
+  const helped = structuredClone(room)
+  for (const p of helped.people) for (const s of p.route) s.helper = s.id.endsWith('.seal1')
+  const two = { ...helped, helpers: 2, planned: new Map<string, number>() }
+  it('what adults do with young hands is done by those who are left', () => {
+    const state = (places?: number) =>
+      foldDay(two, [shown, ...(places === undefined ? [] : [tap(35, 'places', { places }, ['station', adultsAt])])])
+    const of = (places?: number) => minute(replan(two, state(places), at(36)).doneAt)!
+    expect(of(1)).toBeGreaterThan(of(2))
+    expect(of()).toBe(of(2))
+    // The instructor is always there.
+    expect(of(0)).toBe(of(1))
+  })
+})
+
+it('a class in its time is offered nothing to leave out', () => {
+  const { state, left } = lived(36, [shown])
+  expect([left.overMin <= 0, offers(room, state, left, at(36))]).toEqual([true, []])
+})

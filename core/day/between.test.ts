@@ -31,7 +31,10 @@ it('what is to be laid still, is to be laid later, or is further, does not lie; 
 describe('the shelf while a class runs', () => {
   const route = [{ id: 'd.rub', design: 'd', afterCure: true }]
   const one = (id: string, neverBefore: string | null) => ({ id, route, pieces: [{ design: 'd', neverBefore }] })
-  const room = { people: ['a', 'b', 'c', 'e'].map((id) => one(id, id === 'b' ? at(15, 20) : at(15, 7))) } as unknown as DayRoom
+  const room = {
+    people: ['a', 'b', 'c', 'e'].map((id) => one(id, id === 'b' ? at(15, 20) : at(15, 7))),
+    sparesUsed: {},
+  } as unknown as DayRoom
   const person = (id: string, presence: string, at = 0) => ({ id, presence, at })
   const state = (people: object[], pieces: object[] = []) => ({ people, pieces }) as unknown as DayState
   const p = { ...plan(sheet('a', 'laid', 19), sheet('b', 'laid', 23), sheet('c', 'laid', 19), sheet('e', 'laid', 19)), designs: [] } as Plan
@@ -43,7 +46,7 @@ describe('the shelf while a class runs', () => {
     expect(who(state([person('a', 'here', 1), person('c', 'left')]), 12)).toEqual([['a', 'c', 'e'], ['b']])
   })
   it('has the spares that are left, ready when the last that was laid is; none where the class itself lays', () => {
-    const designs = [{ design: 'd', spares: { count: 3 } }]
+    const designs = [{ design: 'd', spares: { count: 3, blanks: 3 } }]
     const of = (r: DayRoom, used: number, hour: number) =>
       shelfBeside({ ...p, designs } as unknown as Plan, r, state([], [{ design: 'd', spares: used }]), at(15, hour)).spares
     expect(of(room, 1, 12)).toEqual([{ design: 'd', left: 2, neverBefore: at(15, 20), ready: false }])
@@ -51,6 +54,7 @@ describe('the shelf while a class runs', () => {
     expect(of(room, 3, 20)).toEqual([])
     const lays = {
       people: room.people.map((x) => ({ ...x, route: [{ id: 'd.lay', design: 'd', afterCure: false }] })),
+      sparesUsed: {},
     } as unknown as DayRoom
     expect(of(lays, 0, 20)).toEqual([])
   })

@@ -48,7 +48,7 @@ export function shelfBeside(plan: Pick<Plan, 'takeHome' | 'designs'>, room: DayR
     .filter((g) => g.people.length > 0)
   const route = commonRoute(room)
   const spares = plan.designs.flatMap(({ design }) => {
-    const left = sparesLeft(plan, state, design)
+    const left = sparesLeft(plan, room, state, design)
     if (left === 0 || !route.find((s) => s.design === design)?.afterCure) return []
     // Spares were laid with the class: the last of it says when they may be rubbed.
     const times = room.people.flatMap((p) => p.pieces.flatMap((x) => (x.design === design && x.neverBefore ? x.neverBefore : [])))

@@ -13,6 +13,7 @@ import {
   replan,
   routesOf,
   sayNext,
+  sparesLeft,
   stationsDay,
   stripDay,
   tablesDay,
@@ -22,7 +23,7 @@ import {
 } from '#core/day'
 import { demoHouses, demoWorkshops } from '#core/demo'
 import { figuresOf } from '#core/house'
-import { planWorkshop } from '#core/plan'
+import { planWorkshop, shelfPieces } from '#core/plan'
 import { beginRehearsal } from '#core/rehearsal'
 import { rehearsalOf } from '#core/sessions'
 import { BadInput, readInput } from '#core/reasons'
@@ -506,6 +507,44 @@ describe('what happened becomes the document', () => {
     const back = applyChanges<Workshop>(after, factsOf(after, undone, session))!
     const plain = (w: Workshop) => [...w.pieces].sort((a, b) => (a.id < b.id ? -1 : 1))
     expect(plain(back)).toEqual(plain(moths))
+  })
+})
+
+describe('spares that were used', () => {
+  const used = [
+    tap(20, 'spare', {}, ['piece', piece('Edda')]),
+    tap(50, 'spare', {}, ['piece', piece('Mira')]),
+    tap(60, 'spare', {}, ['piece', piece('Mira')]),
+  ]
+  const spares = (w: Workshop) => planWorkshop({ workshop: w, house, now: at(0) }).designs[0]!.spares
+  const shelf = (w: Workshop) => shelfPieces(w, planWorkshop({ workshop: w, house, now: at(0) })).filter((x) => x.what === 'spare').length
+  it('are the workshop’s, by class: the count left, the shelf and the day say the same; once written, nothing is left to write', () => {
+    const after = applyChanges<Workshop>(moths, factsOf(moths, fold(...used), session))!
+    expect(after.pieces.find((p) => p.participant === who('Mira'))!.spares).toEqual({ [session]: 2 })
+    expect([spares(moths).used, spares(after).used, spares(after).count]).toEqual([0, 3, 3])
+    expect([shelf(moths), shelf(after)]).toEqual([2, 0])
+    expect(factsOf(after, fold(...used), session)).toEqual([])
+    // The class itself counts its own taps; what another class used is gone for it.
+    const left = (w: Workshop, events: DayEvent[]) => {
+      const p = planWorkshop({ workshop: w, house, now: at(0) })
+      const r = dayRoom(w, p, session)!
+      return sparesLeft(p, r, foldDay(r, events), p.designs[0]!.design)
+    }
+    expect([left(moths, used.slice(0, 1)), left(after, used), left(after, [])]).toEqual([0, 0, 1])
+    const before = {
+      ...moths,
+      pieces: moths.pieces.map((p) => (p.participant === who('Rune') ? { ...p, spares: { 'moths-of-the-marsh-1': 3 } } : p)),
+    }
+    expect([left(moths, []), left(before, [])]).toEqual([1, 0])
+    const both = applyChanges<Workshop>(before, factsOf(before, fold(tap(50, 'spare', {}, ['piece', piece('Rune')])), session))!
+    expect(both.pieces.find((p) => p.participant === who('Rune'))!.spares).toEqual({ 'moths-of-the-marsh-1': 3, [session]: 1 })
+  })
+  it('taken back, they are there again', () => {
+    const after = applyChanges<Workshop>(moths, factsOf(moths, fold(...used), session))!
+    const undone = fold(...used, ...used.map((e, i) => tap(70 + i, 'undo', { event: e.id })))
+    const back = applyChanges<Workshop>(after, factsOf(after, undone, session))!
+    expect(spares(back).used).toBe(0)
+    expect(back.pieces.some((p) => p.spares !== undefined)).toBe(false)
   })
 })
 

@@ -2,7 +2,7 @@ import type { Plan } from '#core/plan'
 import { pieceStates, type PieceState, type Stage } from '#core/recipe'
 import type { RoomInput } from '#core/room'
 import { addMinutes, minutesBetween, type Zoned } from '#core/time'
-import { makes, tableName, type Workshop } from '#core/workshop'
+import { makes, sparesUsed, tableName, type Workshop } from '#core/workshop'
 
 /** A stage on somebody's way through the class, with what the day needs of it. */
 export interface DayStage {
@@ -66,6 +66,8 @@ export interface DayRoom {
   tables: string[]
   stations: { id: string; places: number }[]
   helpers: number
+  /** Spares that other classes used, by design. */
+  sparesUsed: Record<string, number>
   input: RoomInput
   /** When each stage begins by the run sheet, in minutes from the class's begin, by "person stage". */
   planned: ReadonlyMap<string, number>
@@ -120,6 +122,7 @@ export function dayRoom(workshop: Workshop, plan: Plan, session: string): DayRoo
     tables: plan.seating.map((_, i) => tableName(i)),
     stations: room?.input.stations ?? [],
     helpers: room?.input.helpers ?? 1,
+    sparesUsed: Object.fromEntries(workshop.designs.map((d) => [d.id, sparesUsed(workshop, d.id, session)])),
     planned: new Map(room?.plan.starts.map((s) => [`${s.piece} ${s.stage}`, s.atMin]) ?? []),
     input: room?.input ?? {
       routes: [],

@@ -5,7 +5,7 @@ import type { DayState } from './fold'
 const rank = (s: (typeof pieceStates)[number]) => pieceStates.indexOf(s)
 
 /** What happened in a class as changes of the workshop's document: each piece that somebody's hands were at, in the state it is in and laid when it was
- *  laid. Of pieces that no tap was about nothing is said, until the class is ended: then each piece whose person has no class after it goes home as
+ *  laid, with the spares that it took. Of pieces that no tap was about nothing is said, until the class is ended: then each piece whose person has no class after it goes home as
  *  it is, whatever the plan would have made of it. What a tap made that was taken back goes back. */
 export function factsOf(workshop: Workshop, state: DayState, session: string): Change[] {
   const touched = new Set(state.touched)
@@ -22,11 +22,22 @@ export function factsOf(workshop: Workshop, state: DayState, session: string): C
     if (!touched.has(x.person) || !workshop.group.participants.some((p) => p.id === x.person)) return []
     const was = pieceOf(workshop, x.person, x.design, x.number)
     const asIs = x.home || (state.endedAt !== null && isLast(x.person) && rank(x.state) >= rank('laid'))
-    if (!was && rank(x.state) < rank('laid') && !asIs) return []
-    const { asIs: _asIs, ...piece } =
-      was ?? newPiece(workshop, { participant: x.person, designId: x.design, number: x.number, state: x.state })
-    const after = { ...piece, state: x.state, laidAt: x.laidAt ?? was?.laidAt ?? null, ...(asIs && { asIs: true }) }
-    const same = was && was.state === after.state && was.laidAt === after.laidAt && (was.asIs ?? false) === asIs
+    if (!was && rank(x.state) < rank('laid') && !asIs && x.spares === 0) return []
+    const {
+      asIs: _asIs,
+      spares: had,
+      ...piece
+    } = was ?? newPiece(workshop, { participant: x.person, designId: x.design, number: x.number, state: x.state })
+    const { [session]: _here, ...before } = had ?? {}
+    const spares = { ...before, ...(x.spares > 0 && { [session]: x.spares }) }
+    const after = {
+      ...piece,
+      ...{ state: x.state, laidAt: x.laidAt ?? was?.laidAt ?? null },
+      ...(asIs && { asIs: true }),
+      ...(Object.keys(spares).length > 0 && { spares }),
+    }
+    const same =
+      was?.state === after.state && was.laidAt === after.laidAt && (was.asIs ?? false) === asIs && (was.spares?.[session] ?? 0) === x.spares
     return same ? [] : [changed(inWorkshop.pieces(piece.id), was ?? null, after)]
   })
 }

@@ -1,5 +1,18 @@
 import { describe, expect, it } from 'vitest'
-import { adultsAt, awaited, dayRoom, foldDay, lateWays, offers, replan, sayNext, unmarked, type DayEvent, type DayKind } from '#core/day'
+import {
+  adultsAt,
+  awaited,
+  dayRoom,
+  foldDay,
+  lateWays,
+  offers,
+  replan,
+  sayNext,
+  stationsDay,
+  unmarked,
+  type DayEvent,
+  type DayKind,
+} from '#core/day'
 import { demoHouses, demoWorkshops } from '#core/demo'
 import { planWorkshop } from '#core/plan'
 import { addMinutes, minutesBetween } from '#core/time'
@@ -10,7 +23,7 @@ const moths: Workshop = demoWorkshops('2026-05-15')[0]!
 const session = 'moths-of-the-marsh-2'
 const from = '2026-05-16T10:00:00-04:00[America/New_York]'
 const at = (min: number) => addMinutes(from, min)
-const minute = (x: string | undefined) => x && minutesBetween(from, x)
+const minute = (x: string | undefined) => (x === undefined ? NaN : minutesBetween(from, x))
 const who = (name: string) => moths.group.participants.find((p) => p.name === name)!.id
 const roomOf = (w: Workshop) => dayRoom(w, planWorkshop({ workshop: w, house, now: from }), session)!
 const room = roomOf(moths)
@@ -113,6 +126,14 @@ describe('an adult gone', () => {
     expect(of()).toBe(of(2))
     // The instructor is always there.
     expect(of(0)).toBe(of(1))
+  })
+  it('stands among the stations where adults have something to do, as many as are with a piece', () => {
+    const rows = (...events: DayEvent[]) => stationsDay(two, foldDay(two, events)).filter((s) => s.id === adultsAt)
+    const seal = two.people.find((p) => p.id === who('Rune'))!.route.find((s) => s.helper)!.id
+    expect(rows()).toEqual([{ id: adultsAt, planned: 2, places: 2, taken: 0 }])
+    expect(rows(tap(50, 'began', { stage: seal, people: [who('Rune')] }))).toMatchObject([{ taken: 1 }])
+    expect(rows(tap(50, 'places', { places: 0 }, ['station', adultsAt]))).toMatchObject([{ planned: 2, places: 1 }])
+    expect(stationsDay(room, foldDay(room, [])).some((s) => s.id === adultsAt)).toBe(false)
   })
 })
 

@@ -35,12 +35,20 @@ describe('who is here', () => {
 })
 
 describe('spares that are left', () => {
-  const plan = { designs: [{ design: 'd', spares: { count: 2 } }] } as unknown as Parameters<typeof sparesLeft>[0]
+  const plan = { designs: [{ design: 'd', spares: { count: 3, blanks: 2 } }] } as unknown as Parameters<typeof sparesLeft>[0]
   const used = (...spares: number[]) =>
     ({ pieces: spares.map((n, i) => ({ id: `${i}`, design: i === 2 ? 'other' : 'd', spares: n })) }) as unknown as DayState
+  const of = (before: number, afterCure: boolean) =>
+    ({ sparesUsed: { d: before, other: 1 }, people: [{ route: [{ design: 'd', afterCure }] }] }) as unknown as DayRoom
   it('are the plan’s less those in use, of that design alone, never fewer than none', () => {
-    expect(sparesLeft(plan, used(0, 1, 5), 'd')).toBe(1)
-    expect([sparesLeft(plan, used(2, 1), 'd'), sparesLeft(plan, used(1), 'other')]).toEqual([0, 0])
+    expect(sparesLeft(plan, of(0, false), used(0, 1, 5), 'd')).toBe(2)
+    expect(sparesLeft(plan, of(0, false), used(2, 2), 'd')).toBe(0)
+    expect(sparesLeft(plan, of(0, false), used(1), 'other')).toBe(0)
+  })
+  it('are without what other classes used', () => expect(sparesLeft(plan, of(1, false), used(1), 'd')).toBe(1))
+  it('in a class that rubs, only those that were laid: no more than blanks, no more than prints', () => {
+    expect([sparesLeft(plan, of(0, true), used(0), 'd'), sparesLeft(plan, of(0, true), used(1), 'd')]).toEqual([2, 1])
+    expect([sparesLeft(plan, of(1, true), used(0), 'd'), sparesLeft(plan, of(2, true), used(0), 'd')]).toEqual([2, 1])
   })
 })
 

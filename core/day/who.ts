@@ -1,6 +1,6 @@
 import type { Plan } from '#core/plan'
 import type { DayRoom } from './dayRoom'
-import type { DayState, PersonDay, PieceDay } from './fold'
+import { commonRoute, type DayState, type PersonDay, type PieceDay } from './fold'
 import { routesOf } from './replan'
 
 /** Who was expected and was marked as not here: they may still come. */
@@ -34,9 +34,18 @@ export function unfinished(room: DayRoom, state: DayState): PersonDay[] {
   )
 }
 
-/** Spares of a design that are left: as many as the plan has of it, less those that pieces were begun again on. */
-export function sparesLeft(plan: Pick<Plan, 'designs'>, state: Pick<DayState, 'pieces'>, design: string): number {
-  const made = plan.designs.find((d) => d.design === design)?.spares.count ?? 0
+/** Spares of a design that are left: as many as the plan has of it, less those that pieces were begun again on, in this class and before. Where the class
+ *  works on what was laid before, a spare is one that was laid too: as many as there were blanks for. */
+export function sparesLeft(
+  plan: Pick<Plan, 'designs'>,
+  room: Pick<DayRoom, 'sparesUsed' | 'people'>,
+  state: Pick<DayState, 'pieces'>,
+  design: string,
+): number {
+  const spares = plan.designs.find((d) => d.design === design)?.spares
+  if (!spares) return 0
+  const laid = commonRoute(room).find((s) => s.design === design)?.afterCure ?? false
+  const prints = spares.count - (room.sparesUsed[design] ?? 0)
   const used = state.pieces.filter((p) => p.design === design).reduce((n, p) => n + p.spares, 0)
-  return Math.max(0, made - used)
+  return Math.max(0, (laid ? Math.min(spares.blanks, prints) : prints) - used)
 }

@@ -6,6 +6,7 @@ import type { HomeNeeds } from '#core/takehome'
 import { gridOnSheet, tilesOf } from '#core/sheets'
 import { sparesFor, sureWith, sureWithCopies } from '#core/spares'
 import { layStrips, tapeInput, type StripLayout } from '#core/tape'
+import { sparesUsed } from '#core/workshop'
 import * as v from 'valibot'
 import type { DesignPlan, PrintPlan } from './shapes'
 import type { Situation } from './situation'
@@ -49,6 +50,7 @@ export function planSpares(s: Situation): DesignPlan['spares'] {
     // Who brings their own brings what there is.
     blanks: s.design.brings ? 0 : survives ? Math.min(count, Math.ceil(s.pieces / s.figures('breakage').value)) : count,
     survives,
+    used: sparesUsed(s.workshop, s.design.id),
   })
   if (spares !== null) return of(spares, sureWith(spares, asked), true)
   // Whoever works at home has the spare print in the bag: nobody hands over another.

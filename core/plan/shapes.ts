@@ -137,8 +137,8 @@ export interface DesignPlan {
   materials: MaterialUse[]
   rounds: number
   print: PrintPlan
-  /** Spare prints, how sure they make it; and spare blanks, fewer where a piece survives a failed transfer. */
-  spares: { count: number; sure: number; chosen: boolean; blanks: number; survives: boolean }
+  /** Spare prints, how sure they make it; and spare blanks, fewer where a piece survives a failed transfer. `used`: pieces were begun again on so many. */
+  spares: { count: number; sure: number; chosen: boolean; blanks: number; survives: boolean; used: number }
   samples: { count: number; chosen: boolean }
   stageSamples: StageSample[]
   /** Strips, how far they go beyond each edge, films abreast on one strip, tapes behind each other, strips for a film. */

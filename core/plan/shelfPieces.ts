@@ -54,7 +54,7 @@ export function shelfPieces(workshop: { id: string; title: string }, plan: Plan)
       }),
     )
     const samples = Math.min(d.samples.count, count)
-    const rest = Math.max(0, count - samples - own.length)
+    const rest = Math.max(0, count - samples - own.length - d.spares.used)
     const more = (what: 'spare' | 'sample', n: number) =>
       Array.from({ length: n }, (_, i): OnShelf => {
         return {

@@ -40,6 +40,7 @@ export {
   firstDesign,
   makersOf,
   makes,
+  sparesUsed,
   newPiece,
   pieceOf,
   piecesOf,

@@ -36,6 +36,13 @@ export const pieceOf = (w: Pick<Workshop, 'designs' | 'pieces'>, participant: st
 /** The design a known piece is of: the first unless it says. */
 export const designOf = (w: Pick<Workshop, 'designs'>, piece: Pick<Piece, 'design'>): string => piece.design ?? firstDesign(w).id
 
+/** Spares of a design that pieces were begun again on; without those of one class where its own taps say. */
+export const sparesUsed = (w: Pick<Workshop, 'designs' | 'pieces'>, designId: string, without?: string): number =>
+  w.pieces
+    .filter((x) => designOf(w, x) === designId)
+    .flatMap((x) => Object.entries(x.spares ?? {}))
+    .reduce((sum, [session, n]) => sum + (session === without ? 0 : n), 0)
+
 /** All pieces that people make, by seat, then by design. */
 export function piecesOf(w: Pick<Workshop, 'designs' | 'pieces' | 'group'>): MadePiece[] {
   return seated(w.group.participants).flatMap((p) =>

@@ -182,6 +182,8 @@ const piece = v.object({
   laidAt: v.nullable(instant()),
   /** Goes home as it is, whatever the plan still has for it. */
   asIs: v.optional(v.boolean()),
+  /** On how many spares it was begun again, by class. */
+  spares: v.optional(v.record(id(), count(1, 99))),
 })
 export type Piece = v.InferOutput<typeof piece>
 

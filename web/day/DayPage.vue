@@ -44,7 +44,9 @@ const nextOf = (t: string) => say.value.find((a) => a.table === t)
 const chosen = computed(() => table.value ?? say.value.find((a) => a.table)?.table ?? room.value?.tables[0] ?? '')
 const person = computed(() => state.value?.people.find((p) => p.id === seat.value))
 const pieces = computed(() => state.value?.pieces.filter((p) => p.person === seat.value) ?? [])
-const spares = computed(() => (plan.value && state.value ? sparesLeft(plan.value, state.value, pieces.value[0]?.design ?? '') : 0))
+const spares = computed(() =>
+  plan.value && room.value && state.value ? sparesLeft(plan.value, room.value, state.value, pieces.value[0]?.design ?? '') : 0,
+)
 const isDue = (t: string) => {
   const a = nextOf(t)
   return !!a && state.value!.begunAt !== null && minutesBetween(now.value, a.due) <= 0

@@ -20,6 +20,10 @@ const forWhat = computed(() => {
   const n = plan.value.sessions.length
   return tr('for {0}', n === 1 ? tr('one class') : n ? tr('{0} classes', n) : tr('no date yet'))
 })
+const sure = computed(() => {
+  const { sure, used, count } = plan.value.spares
+  return used > 0 ? tr('{0} used, {1} left', used, Math.max(0, count - used)) : tr('{0} % sure', Math.round(sure * 100))
+})
 const tablesNote = computed(() => {
   const tables = plan.value.seating
   if (tables.length > 6) return tr('{0} tables', tables.length)
@@ -46,7 +50,7 @@ const tablesNote = computed(() => {
         :model-value="plan.spares.count"
         :max="400"
         @update:model-value="bench.set(own.spares, $event, $t('spares became {0}', $event))"
-        >{{ $t('{0} % sure', Math.round(plan.spares.sure * 100)) }} <SourceMark :mark="plan.figures['spares']!.because.mark"
+        >{{ sure }} <SourceMark :mark="plan.figures['spares']!.because.mark"
       /></StepField>
       <StepField
         :label="$t('Samples')"

@@ -2,11 +2,11 @@ import { describe, expect, it } from 'vitest'
 import { dayRoom, foldDay, replan, type DayEvent, type DayKind } from '#core/day'
 import { demoHouses, demoWorkshops } from '#core/demo'
 import { inLanguage, isTaught, teach } from '#core/language'
-import { mineEnds, mineLabels, minePage, type MinePiece } from '#core/mine'
+import { laidAtHome, mineEnds, mineLabels, minePage, type MinePiece } from '#core/mine'
 import { planWorkshop } from '#core/plan'
 import { spanish } from '#core/spanish'
 import { addMinutes, minutesBetween } from '#core/time'
-import type { Workshop } from '#core/workshop'
+import { applyChanges, type Workshop } from '#core/workshop'
 
 if (!isTaught('es')) teach(spanish)
 const house = demoHouses[0]!
@@ -175,6 +175,61 @@ describe('after it', () => {
     const told = [...end, tap(131, 'outcome', { how: 'hazy' }, { kind: 'piece', id: p.id })]
     expect(piece('Rune', 132, told).outcome).toBe('hazy')
     expect(page('Rune', 132, told).running).toBe(false)
+  })
+})
+
+describe('a kit to go', () => {
+  const kelp = demoWorkshops('2026-05-15').find((w) => w.id === 'kelp-canvases')!
+  const now = '2026-05-15T15:00:00-04:00[America/New_York]'
+  const me = kelp.group.participants[0]!.id
+  const of = (w: Workshop, at = now, participant = me) => {
+    const plan = planWorkshop({ workshop: w, house, now: at })
+    return { plan, page: minePage({ workshop: w, house, plan }, participant, undefined, at)! }
+  }
+  const say = (w: Workshop, id: string, laid: boolean, at = now, participant = me) => {
+    const change = laidAtHome({ workshop: w, plan: of(w, at).plan }, participant, id, laid, at)
+    return change && applyChanges<Workshop>(w, [change])!
+  }
+  const own = of(kelp).page.pieces[0]!
+  it('asks when its picture was laid; from then on the wait is counted, and it may be taken back', () => {
+    expect([own.lay, own.wait, own.state]).toEqual(['ask', null, 'printed'])
+    // Its steps are there, without the lines that are written on paper.
+    expect([own.stepsTitle, own.steps.length > 5, own.steps.some((s) => s.text.includes('__'))]).toEqual(['Step by step', true, false])
+    expect(own.steps[2]!.text).toMatch(/Stacked, tilted or unnamed\. Then \d+ h flat, never under \d+ h\./)
+    const after = say(kelp, own.id, true)!
+    const p = of(after).page.pieces[0]!
+    expect([p.lay, p.state, p.wait!.laidAt]).toEqual(['said', 'laid', now])
+    const required = minutesBetween(now, p.wait!.neverBefore)
+    expect(required).toBeGreaterThan(60)
+    expect(p.phases.map((x) => [x.title, x.from])).toEqual([
+      ['Let it lie', null],
+      ['Better let it lie', p.wait!.neverBefore],
+      ['It may be rubbed', p.wait!.tellAt],
+    ])
+    expect(minutesBetween(p.wait!.neverBefore, p.wait!.tellAt)).toBeGreaterThanOrEqual(0)
+    // Nobody else's piece moves, nor the rest of the workshop.
+    expect(of(after, now, kelp.group.participants[1]!.id).page.pieces[0]!.wait).toBeNull()
+    expect({ ...after, pieces: [] }).toEqual({ ...kelp, pieces: [] })
+    expect(say(after, own.id, false)).toEqual(kelp)
+  })
+  it('is not asked twice, nor of another’s piece, nor of one that is rubbed, nor of what is made in class', () => {
+    const after = say(kelp, own.id, true)!
+    expect([say(after, own.id, true), say(kelp, own.id, false)]).toEqual([undefined, undefined])
+    expect(say(kelp, own.id, true, now, kelp.group.participants[1]!.id)).toBeUndefined()
+    const rubbed = { ...after, pieces: after.pieces.map((p) => ({ ...p, state: 'rub-1' as const })) }
+    expect([of(rubbed).page.pieces[0]!.lay, say(rubbed, own.id, false)]).toEqual([null, undefined])
+    const inClass = piece('Edda', -1500)
+    expect([inClass.lay, piece('Rune', -1500).lay]).toEqual([null, null])
+    const plan = planWorkshop({ workshop: moths, house, now: from })
+    expect(laidAtHome({ workshop: moths, plan }, who('Edda'), inClass.id, true, from)).toBeUndefined()
+  })
+  it('of a class that somebody takes home alone, follows no class', () => {
+    const w = {
+      ...moths,
+      group: { ...moths.group, participants: moths.group.participants.map((p) => (p.name === 'Edda' ? { ...p, kit: true } : p)) },
+    }
+    const p = page('Edda', 30, [begin], w).pieces[0]!
+    expect([p.lay, p.phases.some((x) => x.title === 'Wait for the word')]).toEqual(['ask', false])
   })
 })
 

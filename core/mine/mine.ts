@@ -17,7 +17,7 @@ import { eraseDay } from '#core/pictures'
 import { outlineOf, pieceKind, type Outline, type PieceState } from '#core/recipe'
 import type { TakeHomeSheet } from '#core/takehome'
 import { addMinutes, minutesBetween, placeLocal, roundUpToHour, sayClock, sayDay, sayMinute, sayShortDay, type Zoned } from '#core/time'
-import type { Drawing, Workshop } from '#core/workshop'
+import { changed, inWorkshop, newPiece, pieceOf, takesKit, type Change, type Drawing, type Piece, type Workshop } from '#core/workshop'
 import { sheetText, stateWord } from '#core/phrases'
 
 /** What holds from a moment on, until the next phase begins: a phone without net goes from one to the next by itself. */
@@ -54,6 +54,8 @@ export interface MinePiece {
   stepsTitle: string
   whatIf: { seen: string; now: string }[]
   care: string[]
+  /** Of a kit to go whose picture cures: its person may say that it was laid just now, or that this was wrong. */
+  lay: 'ask' | 'said' | null
   /** Its person may say how it came out. */
   asks: boolean
   outcome: Outcome | null
@@ -78,6 +80,9 @@ export const mineLabels = {
   risky: 'risky: ink lifts',
   cue: 'How to know',
   whatIf: 'What if',
+  laidNow: 'I laid it just now',
+  layWhy: 'Tap it when the picture lies on the piece: its wait is counted from then. Tapped later, it waits longer, never shorter.',
+  layWrong: 'That was wrong: it is not laid yet',
   keep: 'Keep it well',
   came: 'How did it come out?',
   tap: 'one tap',
@@ -132,8 +137,11 @@ export function minePage({ workshop, house, plan }: All, participant: string, da
   }
 }
 
-function piece(all: All, sheet: TakeHomeSheet, day: MineDay | undefined, now: Zoned): MinePiece {
+function piece(all: All, sheet: TakeHomeSheet, ofClass: MineDay | undefined, now: Zoned): MinePiece {
   const { workshop, house, plan } = all
+  const toGo = isToGo(workshop, sheet.participant)
+  // What is made at home follows no class.
+  const day = toGo ? undefined : ofClass
   const text = sheetText(sheet, plan, workshop, house, 'few')
   const own = planOf(plan, sheet.design)
   const design = workshop.designs.find((d) => d.id === sheet.design)!
@@ -183,13 +191,48 @@ function piece(all: All, sheet: TakeHomeSheet, day: MineDay | undefined, now: Zo
       : lies
         ? rubCue(own)
         : null,
-    steps: home ? text.steps.map(({ title, text: words }) => ({ title, text: words })) : [],
-    stepsTitle: home ? text.stepsTitle : '',
+    steps: home ? text.steps.map(({ title, text: words }) => ({ title, text: unruled(words) })) : [],
+    stepsTitle: home && text.steps.length > 0 ? text.stepsTitle || t('Step by step') : '',
     whatIf: text.faults,
     care: [text.care, ...text.cautions].filter(Boolean),
+    lay: toGo ? layOf(workshop, sheet, own) : null,
     asks: !!there && !!day && day.state.endedAt !== null && !lies && state !== 'to-print' && state !== 'printed',
     outcome: there?.outcome ?? null,
   }
+}
+
+/** A sheet has a line to write on; a phone has none. */
+const unruled = (words: string): string => words.replace(/[^.]*_{3,}[^.]*\.\s*/g, ' ').trim()
+
+const isToGo = (workshop: Workshop, participant: string): boolean => {
+  const person = workshop.group.participants.find((p) => p.id === participant)
+  return person !== undefined && takesKit(workshop, person)
+}
+
+function layOf(workshop: Workshop, sheet: TakeHomeSheet, own: Plan['designs'][number]): MinePiece['lay'] {
+  const cures = own.stages.findIndex((s) => s.then?.cures)
+  if (cures < 0 || cures === own.stages.length - 1) return null
+  const known = pieceOf(workshop, sheet.participant, sheet.design, sheet.number)
+  if (!known || known.laidAt === null) return sheet.group === 'all-at-home' ? 'ask' : null
+  return known.state === 'laid' ? 'said' : null
+}
+
+/** What its person says of a piece of a kit to go: laid just now, or not laid after all; as a change of the workshop. Undefined where neither is asked
+ *  of it. */
+export function laidAtHome(
+  { workshop, plan }: Pick<All, 'workshop' | 'plan'>,
+  participant: string,
+  id: string,
+  laid: boolean,
+  now: Zoned,
+): Change | undefined {
+  const sheet = plan.takeHome.find((s) => s.participant === participant && `${s.participant}.${s.design}.${s.number}` === id)
+  if (!sheet || !isToGo(workshop, participant)) return undefined
+  if (layOf(workshop, sheet, planOf(plan, sheet.design)) !== (laid ? 'ask' : 'said')) return undefined
+  const was = pieceOf(workshop, participant, sheet.design, sheet.number) ?? null
+  const of = { participant, designId: sheet.design, number: sheet.number, state: 'laid' as const }
+  const after: Piece | null = laid ? { ...(was ?? newPiece(workshop, of)), state: 'laid', laidAt: now } : null
+  return changed(inWorkshop.pieces((was ?? after)!.id), was, after)
 }
 
 interface All {

@@ -11,6 +11,7 @@ export const day: Record<string, string> = {
   'home after {0}, if begun by {1}': 'a casa después de {0}, si empieza a las {1}',
   'too late for today': 'demasiado tarde para hoy',
   'may be rubbed, ink may lift': 'se puede frotar, la tinta puede saltar',
+  'Pieces by how far they are': 'Piezas según lo avanzadas que están',
   '1 spare': '1 reserva',
   '{0} spares': '{0} reservas',
   'Needs you': 'Te necesita',

@@ -6,6 +6,11 @@ export const mine: Record<string, string> = {
   'How to know': 'Cómo saberlo',
   'What if': '¿Y si…?',
   'Keep it well': 'Para que dure',
+  'Step by step': 'Paso a paso',
+  'I laid it just now': 'La acabo de colocar',
+  'Tap it when the picture lies on the piece: its wait is counted from then. Tapped later, it waits longer, never shorter.':
+    'Tócalo cuando la imagen esté sobre la pieza: la espera cuenta desde entonces. Si lo tocas más tarde, espera más, nunca menos.',
+  'That was wrong: it is not laid yet': 'Fue un error: aún no está colocada',
   'How did it come out?': '¿Cómo quedó?',
   'one tap': 'un toque',
   'Noted for this piece, without your name.': 'Anotado para esta pieza, sin tu nombre.',

@@ -81,6 +81,23 @@ describe('a participant’s page', () => {
     ])
     for (const told of ['Rune', token(1).slice(0, 6)]) expect(JSON.stringify(mine)).not.toContain(told)
   })
+  it('whoever has a kit to go says when its picture was laid: the workshop knows, its wait is counted; taken back, nothing is left of it', async () => {
+    const kelp = (await loadWorkshop(server.pool, 'kelp-canvases'))!.body
+    const its = (await addressesOf(server.pool, kelp)).get(kelp.group.participants[0]!.id)!
+    const own = (await page(its)).body.pieces[0]
+    expect([own.lay, own.wait]).toEqual(['ask', null])
+    const say = (body: object, t = its) => server.api.post(`/api/mine/${t}/laid`).send(body)
+    expect((await say({ piece: own.id, laid: false })).status).toBe(404)
+    expect((await say({ piece: own.id, laid: 'yes' })).status).toBe(422)
+    expect((await say({ piece: own.id, laid: true }, token(1))).status).toBe(404)
+    const said = await say({ piece: own.id, laid: true })
+    expect([said.status, said.body.pieces[0].lay, said.body.pieces[0].wait.laidAt]).toEqual([200, 'said', fixed])
+    const pieces = async () => (await loadWorkshop(server.pool, 'kelp-canvases'))!.body.pieces
+    expect(await pieces()).toMatchObject([{ participant: kelp.group.participants[0]!.id, state: 'laid', laidAt: fixed }])
+    expect((await say({ piece: own.id, laid: true })).status).toBe(404)
+    expect((await say({ piece: own.id, laid: false })).body.pieces[0]).toMatchObject({ lay: 'ask', wait: null })
+    expect(await pieces()).toEqual(kelp.pieces)
+  })
   it('papers have codes only where they are asked for; each leads to its own page', async () => {
     const cards = await server.api.get(`/api/workshops/${id}/cards.pdf`).buffer(true)
     expect([cards.status, cards.headers['content-type'], cards.body.subarray(0, 5).toString()]).toEqual([200, 'application/pdf', '%PDF-'])

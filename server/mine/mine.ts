@@ -3,7 +3,7 @@ import type pg from 'pg'
 import * as v from 'valibot'
 import { dayRoom, foldDay, outcomes, replan, type DayEvent } from '#core/day'
 import { inLanguage, languages, t, type Language } from '#core/language'
-import { mineEnds, minePage, type MineDay, type MinePage } from '#core/mine'
+import { laidAtHome, mineEnds, minePage, type MineDay, type MinePage } from '#core/mine'
 import { minutesBetween } from '#core/time'
 import type { Workshop } from '#core/workshop'
 import { uuidv7 } from 'uuidv7'
@@ -12,6 +12,7 @@ import { allEvents, takeEvents } from '../day/day'
 import { many, maybeOne, run, type Db } from '../db/query'
 import { loadHouse, loadWorkshop } from '../desk/documents'
 import { planOfDesk, type Planned } from '../desk/planning'
+import type { Saver } from '../desk/saver'
 import { NotFound } from '../errors'
 
 /** What a page that is not there says, whether it ever was or not: nobody learns which addresses there are. */
@@ -143,4 +144,32 @@ export async function saysHow(
   const { refused } = await takeEvents(pool, [event])
   if (refused.length > 0) throw new Error(`a phone's answer was refused: ${refused[0]!.what}`)
   return { workshop: mine.workshop.id, session: day.room.session }
+}
+
+export const laidNow = v.object({ piece: v.pipe(v.string(), v.maxLength(300)), laid: v.boolean('not yes or no | Say true or false.') })
+
+/** The person with a kit to go says that its picture was laid just now, or that this was wrong; kept in the workshop as anybody's word is. Throws
+ *  {@link NotFound} where nothing of the kind is asked. */
+export async function saysLaid(
+  pool: pg.Pool,
+  clock: Clock,
+  saver: Saver,
+  token: string,
+  { piece, laid }: v.InferOutput<typeof laidNow>,
+): Promise<void> {
+  // Somebody else may write the same workshop just then.
+  for (let again = 0; again < 3; again++) {
+    const mine = await find(pool, clock, token)
+    const change = laidAtHome(mine, mine.participant, piece, laid, mine.plan.now)
+    const stored = await loadWorkshop(pool, mine.workshop.id)
+    if (!change || !stored) throw new NotFound(inLanguage(mine.house.language ?? 'en', () => t('Nothing is asked of this piece now.')))
+    const subject = { kind: 'workshop' as const, id: mine.workshop.id }
+    const command = {
+      ...{ id: uuidv7(), subject, baseVersion: stored.version, kind: 'laid-at-home', changes: [change], guards: [] },
+      ...{ actor: 'whose piece it is', at: clock.now() },
+    }
+    const { outcomes } = await saver.save([command], clock.now())
+    if (outcomes[0]?.status === 'applied') return
+  }
+  throw new Error('a phone’s word was not taken')
 }

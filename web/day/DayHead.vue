@@ -83,10 +83,16 @@ h1 {
 }
 .kept {
   margin-inline-start: auto;
+  max-width: 190px;
+  display: flex;
+  gap: var(--s-1);
+  align-items: center;
   font-weight: 600;
+  line-height: 1.15;
 }
 .tall {
   height: 52px !important;
+  padding-inline: var(--s-3) !important;
 }
 .set {
   background: var(--wash);

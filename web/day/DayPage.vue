@@ -15,6 +15,7 @@ import SourceMark from '../ui/SourceMark.vue'
 import DayActions from './DayActions.vue'
 import DayBegin from './DayBegin.vue'
 import DayBetween from './DayBetween.vue'
+import DayCounts from './DayCounts.vue'
 import DayEnd from './DayEnd.vue'
 import DayHead from './DayHead.vue'
 import DaySay from './DaySay.vue'
@@ -214,6 +215,7 @@ useEventListener(
             />
           </div>
           <DayStations :stations="stationsDay(room, state)" @places="deeds.places" />
+          <DayCounts :state="state" />
         </div>
         <div class="beside">
           <DaySay :say="say" :now="now" :house="house" @said="said" @skip="deeds.skip" />

@@ -4,7 +4,7 @@ import { useMine } from './useMine'
 
 /** A participant's phone: their piece, what to do now, a true countdown, how to know, what if. By code, no account. */
 const token = location.pathname.split('/').at(-1) ?? ''
-const { page, gone, away, unsent, now, sayHow, speak } = useMine(token)
+const { page, gone, away, unsent, now, sayHow, sayLaid, speak } = useMine(token)
 const clock = (at: number, language: string) => new Date(at).toLocaleTimeString(language, { hour: 'numeric', minute: '2-digit' })
 const names: Record<string, string> = { en: 'English', es: 'Español' }
 </script>
@@ -26,6 +26,7 @@ const names: Record<string, string> = { en: 'English', es: 'Español' }
       :now="now"
       :unsent="unsent"
       @how="sayHow(p.id, $event)"
+      @laid="sayLaid(p.id, $event)"
     />
     <footer class="two">
       <b>{{ page.ask }}</b> {{ page.gone }}

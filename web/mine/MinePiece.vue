@@ -10,7 +10,7 @@ import { phaseAt, stillSaid, waitParts } from './useMine'
 
 /** One piece: what it is now, what to do now, the wait in its three parts, how to know, what if; at the end how it came out. */
 const props = defineProps<{ piece: MinePiece; who: string; labels: MinePage['labels']; now: number; unsent: boolean }>()
-const emit = defineEmits<{ how: [how: Outcome] }>()
+const emit = defineEmits<{ how: [how: Outcome]; laid: [laid: boolean] }>()
 const phase = computed(() => phaseAt(props.piece.phases, props.now))
 const still = computed(() => (phase.value.until ? stillSaid(phase.value.until, props.now, props.labels) : ''))
 const parts = computed(() => props.piece.wait && waitParts(props.piece.wait, props.now))
@@ -55,13 +55,22 @@ const share = (x: number) => `${x * 100}%`
         <span class="stop">{{ piece.wait.never }}</span><span class="ink">{{ piece.wait.ready }}</span>
       </p>
     </div>
-    <p v-if="piece.never" class="stop never">{{ piece.never }}</p>
+    <p v-if="piece.never && parts && parts.now < parts.never" class="stop never">{{ piece.never }}</p>
     <section v-if="piece.cue" class="cues">
       <h3>{{ labels.cue }}</h3>
       <div v-for="side in ['right', 'wrong'] as const" :key="side" :class="side">
         <CueDrawing v-if="swatches" :drawing="swatches[side === 'right' ? 'pass' : 'fail'].drawing" />
         <p>{{ piece.cue[side] }}</p>
       </div>
+    </section>
+    <section v-if="piece.lay === 'ask'" class="lay">
+      <button type="button" class="strong" @click="emit('laid', true)">{{ labels.laidNow }}</button>
+      <p class="two">{{ labels.layWhy }}</p>
+      <p v-if="unsent" class="watch" role="alert">{{ labels.notSent }}</p>
+    </section>
+    <section v-else-if="piece.lay === 'said'" class="lay">
+      <button type="button" @click="emit('laid', false)">{{ labels.layWrong }}</button>
+      <p v-if="unsent" class="watch" role="alert">{{ labels.notSent }}</p>
     </section>
     <section v-if="piece.asks" class="came">
       <h3>
@@ -77,8 +86,8 @@ const share = (x: number) => `${x * 100}%`
         ><small>{{ c.when }}</small>
       </li>
     </ol>
-    <details v-if="piece.steps.length">
-      <summary>{{ piece.stepsTitle || piece.steps[0]!.title }}</summary>
+    <details v-if="piece.steps.length" :open="piece.lay === 'ask'">
+      <summary>{{ piece.stepsTitle }}</summary>
       <ol>
         <li v-for="s in piece.steps" :key="s.title">
           <b>{{ s.title }}</b> {{ s.text }}

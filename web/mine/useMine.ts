@@ -75,14 +75,21 @@ export function useMine(token: string) {
   document.addEventListener('visibilitychange', () => document.visibilityState === 'visible' && void ask())
   window.addEventListener('online', () => void ask())
 
-  async function sayHow(piece: string, how: Outcome): Promise<void> {
-    const body = JSON.stringify({ piece, how })
-    unsent.value = !(await ask('/outcome', { method: 'POST', headers: { 'content-type': 'application/json' }, body }))
+  let telling = false
+  async function tell(path: string, told: object): Promise<void> {
+    // A second tap of the same finger says nothing new.
+    if (telling) return
+    telling = true
+    const body = JSON.stringify(told)
+    unsent.value = !(await ask(path, { method: 'POST', headers: { 'content-type': 'application/json' }, body }))
+    telling = false
   }
+  const sayHow = (piece: string, how: Outcome) => tell('/outcome', { piece, how })
+  const sayLaid = (piece: string, laid: boolean) => tell('/laid', { piece, laid })
   function speak(l: string): void {
     language = l
     localStorage.setItem(key, l)
     void ask()
   }
-  return { page, gone, away, unsent, now, sayHow, speak }
+  return { page, gone, away, unsent, now, sayHow, sayLaid, speak }
 }

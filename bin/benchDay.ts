@@ -1,4 +1,4 @@
-import { chromium, type Page } from '@playwright/test'
+import { chromium, type Browser, type Page } from '@playwright/test'
 import { uuidv7 } from 'uuidv7'
 import { chromiumOptions } from '../e2e/chromium'
 import { createDayClass, fixedNow } from './dayClass'
@@ -30,6 +30,11 @@ export async function benchDay(url: string, stopServer: () => void): Promise<Rec
   const painted = await tapToPaint(page)
   figures['day: tap to painted, p50, ms'] = at(painted, 0.5)
   figures['day: tap to painted, p95, ms (asked 50)'] = at(painted, 0.95)
+  for (const people of [40, 400]) {
+    const { tap, quiet } = await longest(browser, url, people)
+    figures[`day: ${people} people, longest task of a tap, ms`] = tap
+    figures[`day: ${people} people, longest task while nobody taps, ms (below 50 is none)`] = quiet
+  }
   await page.evaluate(() => navigator.serviceWorker.ready.then(() => undefined))
   await page.reload()
   await page.locator('.seat').first().waitFor()
@@ -46,6 +51,37 @@ export async function benchDay(url: string, stopServer: () => void): Promise<Rec
   figures['day: usable from what is kept, without server, worst, ms (asked 1500)'] = at(opened, 1)
   await browser.close()
   return figures
+}
+
+/** The longest tasks of a page whose class runs: while seats are marked, and in twenty-five seconds in which what is left is planned again and again. Two
+ *  are missing, so that there is something to work out. */
+async function longest(browser: Browser, url: string, people: number): Promise<{ tap: number; quiet: number }> {
+  const own = `${id}-${people}`
+  await createDayClass(url, own, people)
+  const page = await browser.newPage({ viewport: { width: 1280, height: 800 } })
+  await page.goto(`${url}/w/${own}/day`)
+  for (const name of ['Name 3', 'Name 5'])
+    for (let i = 0; i < 2; i++) await page.getByRole('button', { name: new RegExp(`^${name}(?!\\d)`) }).click()
+  await page.getByRole('button', { name: 'All here' }).click()
+  await page.getByRole('button', { name: 'Begin the class' }).click()
+  await page.locator('.seat').first().waitFor()
+  await page.waitForTimeout(3000)
+  await page.evaluate(() => {
+    const list: number[] = []
+    ;(window as unknown as { long: number[] }).long = list
+    new PerformanceObserver((l) => l.getEntries().forEach((e) => list.push(e.duration))).observe({ entryTypes: ['longtask'] })
+  })
+  const worst = () => page.evaluate(() => Math.max(0, ...(window as unknown as { long: number[] }).long.splice(0)))
+  await page.locator('.seat').nth(4).click()
+  for (let i = 0; i < 8; i++) {
+    await page.evaluate<number>(pressAndLook)
+    await page.waitForTimeout(600)
+  }
+  const tap = await worst()
+  await page.waitForTimeout(25_000)
+  const quiet = await worst()
+  await page.close()
+  return { tap, quiet }
 }
 
 const at = (list: readonly number[], share: number): number =>

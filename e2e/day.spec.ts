@@ -263,3 +263,70 @@ test('what could go wrong on a tablet: a tag in a name, a page left with taps un
   await putAway(page, 'badday')
   await Promise.all([a.context().close(), mine.context().close()])
 })
+
+test('who is late is told by when to begin; a spare that is used is gone from the kit; the shelf stands beside', async ({
+  browser,
+  page,
+}) => {
+  test.setTimeout(90_000)
+  const marlo = 'moths-of-the-marsh-p13'
+  const path = `${await own(page, 'lateday', (w) => {
+    const with2 = today('lateday')(w)
+    return { ...with2, sessions: with2.sessions.map((s, i) => (i === 1 ? { ...s, late: { [marlo]: 70 } } : s)) }
+  })}/day`
+  const a = await tablet(browser, path, 'Noor')
+  const worker = a.waitForEvent('worker', (w) => w.url().includes('day.worker'))
+  for (let i = 0; i < 2; i++) await seat(a, 'Hanne').click()
+  // Who said that they come later is not marked with the others.
+  await expect(a.getByRole('button', { name: /^Marlo D1, from 3:30$/ })).toBeVisible()
+  await a.getByRole('button', { name: 'All here' }).click()
+  await expect(a.getByRole('button', { name: /^Marlo D1, from 3:30$/ })).toHaveAttribute('aria-pressed', 'false')
+  await a.getByRole('button', { name: 'Begin the class' }).click()
+  // What is left is planned in a thread.
+  await worker
+  const late = a.locator('.side div.row')
+  await expect(late).toHaveCount(2)
+  await expect(late.filter({ hasText: 'Hanne' })).toContainText(/done by \d+:\d\d if begun by \d+:\d\d/)
+  await expect(late.filter({ hasText: 'Marlo' })).toContainText(/, from 3:30/)
+  await expect(seat(a, 'Marlo')).toContainText('from 3:30')
+  const shelf = a.locator('.side section', { has: a.getByRole('heading', { name: 'On the shelf' }) })
+  await expect(shelf).toContainText('Hanne')
+  await expect(shelf).toContainText('1 spare')
+  await late.filter({ hasText: 'Hanne' }).getByRole('button', { name: 'Here' }).click()
+  await expect(late).toHaveCount(1)
+  await expect(shelf).not.toContainText('Hanne')
+  await expect(seat(a, 'Hanne')).toContainText('Laid')
+  await seat(a, 'Edda').click()
+  await a.getByRole('button', { name: 'On a spare, 1 left' }).click()
+  await expect(shelf).toHaveCount(0)
+  await saved(a)
+  await page.goto(url('/w/lateday/bench/kit'))
+  await expect(page.getByText('1 used, 2 left')).toBeVisible()
+  await a.getByRole('button', { name: 'Undo' }).click()
+  await expect(shelf).toContainText('1 spare')
+  await expect(page.getByText('1 used, 2 left')).toHaveCount(0)
+  await a.context().close()
+  await putAway(page, 'lateday')
+})
+
+test('a kit to go: its person says on their phone when the picture was laid, its wait is counted, and it may be taken back', async ({
+  browser,
+  page,
+}) => {
+  await page.goto(url('/'))
+  const context = await browser.newContext({ viewport: { width: 390, height: 844 } })
+  const phone = await context.newPage()
+  await phone.goto(await addressOf(page, 'kelp-canvases', 'kelp-canvases-p2'))
+  await expect(phone.getByText('1. Coat').or(phone.getByText('Brush the glue over the piece'))).toBeVisible()
+  expect(await axe(phone)).toEqual([])
+  await phone.getByRole('button', { name: 'I laid it just now' }).click()
+  await expect(phone.getByRole('heading', { name: 'Let it lie' })).toBeVisible()
+  await expect(phone.getByText('Never before Saturday 16 May, 3:00 am.')).toBeVisible()
+  await phone.route('**/api/mine/**', (r) => r.abort())
+  await phone.getByRole('button', { name: 'That was wrong' }).click()
+  await expect(phone.getByText('Not sent: no net. Tap again later.')).toBeVisible()
+  await phone.unroute('**/api/mine/**')
+  await phone.getByRole('button', { name: 'That was wrong' }).click()
+  await expect(phone.getByRole('button', { name: 'I laid it just now' })).toBeVisible()
+  await context.close()
+})

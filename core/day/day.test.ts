@@ -7,6 +7,8 @@ import {
   dayEvent,
   dayRoom,
   factsOf,
+  inOneBreath,
+  mayBegin,
   foldDay,
   liveEvents,
   offers,
@@ -18,6 +20,7 @@ import {
   stripDay,
   tablesDay,
   unfinished,
+  waitsFor,
   type DayEvent,
   type DayKind,
 } from '#core/day'
@@ -139,6 +142,23 @@ describe('taps become the state', () => {
     expect(person(fold(tapped, back, again), 'Rune').at).toBe(2)
     const early = tap(10, 'undo', { event: tapped.id })
     expect(person(fold(early, tapped), 'Rune').at).toBe(0)
+  })
+  it('one press is taken back as a whole: all that a device said in one moment, then the press before it', () => {
+    const first = did(50, 'wet', table('B'))
+    const press = { press: uuid() }
+    const one = tap(52, 'did', { stage: stage('rub1'), people: table('A') }, 'A', press)
+    const two = tap(52, 'said', { cue: 'x' }, 'A', press)
+    const elsewhere = tap(53, 'note', { text: 'b' }, undefined, { device: 'b' })
+    const all = [first, one, two, elsewhere]
+    expect(fold(...all).last['a']!.map((e) => e.id)).toEqual([one.id, two.id])
+    // Two presses of one second are two.
+    const [next, other] = [tap(52, 'check', { what: 'x', on: true }), tap(52, 'said', { cue: 'y' }, 'A', { press: uuid() })]
+    expect(fold(...all, next).last['a']!.map((e) => e.id)).toEqual([next.id])
+    expect(fold(...all, next, other).last['a']!.map((e) => e.id)).toEqual([other.id])
+    expect(fold(...all).last['b']!.map((e) => e.id)).toEqual([elsewhere.id])
+    const back = [one, two].map((e) => tap(54, 'undo', { event: e.id }))
+    expect(fold(...all, ...back).last['a']!.map((e) => e.id)).toEqual([first.id])
+    expect(fold(...all, ...back, tap(55, 'undo', { event: first.id })).last['a']).toBeUndefined()
   })
   it('a tablet whose clock is three hours wrong keeps its place', () => {
     const wrong = tap(52 + 180, 'did', { stage: stage('rub1'), people: [who('Rune')] }, 'A', { device: 'b', skew: 180 * 60_000 })
@@ -349,6 +369,35 @@ describe('say next follows a class that goes wrong', () => {
     const all = [...before, ...more(before)]
     const lines = said(all, min)
     for (const line of expected) expect(lines).toContain(line)
+  })
+  it('the same to several tables at once is said in one breath: within two minutes, of the same stage, never before a piece’s own time', () => {
+    const { say } = next([shown], 36)
+    const breath = (list: Parameters<typeof inOneBreath>[0], min = 36) => inOneBreath(list, at(min)).map((a) => a.table)
+    const first = say[0]!
+    const like = say.filter((a) => a.stage!.id === first.stage!.id && minutesBetween(first.due, a.due) <= 2).map((a) => a.table)
+    expect(like.length).toBeGreaterThan(1)
+    expect(breath(say)).toEqual(like)
+    expect(breath([])).toEqual([])
+    const other = { ...first, table: 'X', cue: 'x' }
+    expect(breath([first, other])).toEqual([first.table, 'X'])
+    expect(breath([first, { ...other, due: addMinutes(first.due, 2) }])).toEqual([first.table, 'X'])
+    expect(breath([first, { ...other, due: addMinutes(first.due, 3) }])).toEqual([first.table])
+    expect(breath([first, { ...other, kind: 'stop' }])).toEqual([first.table])
+    expect(breath([first, { ...other, stage: { ...first.stage!, id: 'another' } }])).toEqual([first.table])
+    const young = { ...other, neverBefore: at(37) }
+    expect([breath([first, young]), breath([first, young], 37)]).toEqual([[first.table], [first.table, 'X']])
+    expect([mayBegin(young, at(36)), mayBegin(young, at(37)), mayBegin({ ...young, kind: 'stop' }, at(36))]).toEqual([false, true, true])
+  })
+  it('a seat whose piece is not ready has to wait, until when is said; in hands it does not', () => {
+    const young = structuredClone(room)
+    young.people.find((p) => p.id === who('Rune'))!.pieces[0]!.neverBefore = at(70)
+    const waits = (name: string, min: number, ...events: DayEvent[]) => {
+      const state = foldDay(young, [shown, ...events])
+      return waitsFor(young, state, person(state, name), at(min))
+    }
+    expect([waits('Rune', 69), waits('Rune', 70), waits('Anton', 36)]).toEqual([{ from: at(70) }, null, null])
+    expect(waits('Edda', 36)).toEqual({ from: null })
+    expect(waits('Rune', 50, began(40, 'wet', [who('Rune')]))).toBeNull()
   })
   it('what was said or skipped is not said again, also where nothing was tapped for it', () => {
     const events = [shown, began(41, 'rub1', table('B'))]

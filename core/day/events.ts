@@ -80,6 +80,8 @@ const around = {
   /** So many milliseconds the tablet's clock is ahead of the server's, as it was measured last. */
   skew: v.pipe(v.number(), v.integer(), v.minValue(-1e11), v.maxValue(1e11)),
   actor: v.pipe(v.string(), v.maxLength(80)),
+  /** The same for all that one press said, where it said several: undo takes them back together. */
+  press: v.optional(v.pipe(v.string(), v.uuid('no UUID | Give all of one press the same id.'))),
 }
 export const dayEvent = v.variant(
   'kind',
@@ -98,6 +100,7 @@ interface Around {
   seq: number
   skew: number
   actor: string
+  press?: string | undefined
 }
 export type DayEvent = { [K in DayKind]: Around & { kind: K; value: ValueOf<K> } }[DayKind]
 

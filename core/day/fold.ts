@@ -62,8 +62,8 @@ export interface DayState {
   conflicts: Conflict[]
   /** Everybody whom a tap was about, also one that was taken back; all once the class was ended. */
   touched: string[]
-  /** The last event that can be taken back, by device. */
-  last: Record<string, DayEvent>
+  /** The last press that can be taken back, by device: all that it said. */
+  last: Record<string, DayEvent[]>
 }
 
 /** What of a day's events holds, folded: the same set gives the same state, in whatever order and however often its events came. Instants
@@ -148,7 +148,9 @@ export function foldDay(room: DayRoom, events: readonly DayEvent[]): DayState {
 
   for (const { e, ms } of live) {
     const at = instantAt(ms, zone)
-    state.last[e.device] = e
+    const press = state.last[e.device]
+    if (press && e.press && press[0]!.press === e.press) press.push(e)
+    else state.last[e.device] = [e]
     const person = days.get(e.subject.id)
     const piece = pieces.get(e.subject.id)
     switch (e.kind) {

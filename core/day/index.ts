@@ -4,7 +4,7 @@ export { foldDay, type Conflict, type DayState, type PersonDay, type PieceDay } 
 export { adultsAt, earliestNext, isHere, replan, routesOf, type Replan } from './replan'
 export { leastGivenUp, offers, offersEach, type Offer } from './offers'
 export { lateWays, type LateWay } from './late'
-export { sayNext, tablesDay, type Announcement, type NotYet, type TableDay } from './next'
+export { inOneBreath, mayBegin, sayNext, tablesDay, waitsFor, type Announcement, type NotYet, type TableDay } from './next'
 export { factsOf } from './facts'
 export { dayAnswer, dayInput } from './answer'
 export { noteWithout } from './notes'

@@ -65,6 +65,29 @@ export function sayNext(room: DayRoom, state: DayState, left: Replan, now: Zoned
   return { say: say.sort((a, b) => minutesBetween(b.due, a.due) || (a.table < b.table ? -1 : 1)), notYet }
 }
 
+/** Whether somebody who is about to begin has to wait for their piece, and until when; null where nobody knows when it was laid. Null for who need not
+ *  wait, or is at it. */
+export function waitsFor(room: DayRoom, state: DayState, p: PersonDay, now: Zoned): { from: Zoned | null } | null {
+  const route = routesOf(room, state).get(p.id) ?? []
+  if (p.doing || !route[p.at]?.afterCure) return null
+  const own = earliestNext(p, route, state, now)
+  if (own === null) return { from: null }
+  return own.bound === 'cure' && minutesBetween(now, own.at) > 0 ? { from: own.at } : null
+}
+
+/** Nothing is begun on a piece before its own time: until then what is said of it only announces. */
+export const mayBegin = (a: Pick<Announcement, 'kind' | 'neverBefore'>, now: Zoned): boolean =>
+  a.kind !== 'begin' || a.neverBefore === null || minutesBetween(a.neverBefore, now) >= 0
+
+/** What is said in one breath with what comes first: the same to other tables at the same time, so that one tap moves the room. */
+export function inOneBreath(say: readonly Announcement[], now: Zoned): Announcement[] {
+  const [first] = say
+  if (!first) return []
+  const same = (a: Announcement) =>
+    a.kind === first.kind && a.stage?.id === first.stage?.id && minutesBetween(first.due, a.due) <= togetherMin && mayBegin(a, now)
+  return [first, ...say.slice(1).filter(same)]
+}
+
 interface Step {
   p: PersonDay
   kind: 'begin' | 'stop' | 'finish'

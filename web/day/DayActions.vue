@@ -14,6 +14,8 @@ const props = defineProps<{
   /** The stage that the person is at or that is next, and the one after. */
   stage: DayStage | null
   notYet: string
+  /** What is next for the table may begin by now. */
+  may: boolean
   spares: number
 }>()
 const emit = defineEmits<{
@@ -56,8 +58,10 @@ const clear = computed(() => props.next?.kind === 'begin' && (props.next.stage?.
       }}</v-btn>
     </template>
     <template v-else-if="next">
-      <v-btn v-if="clear" class="big" @click="emit('past', next)">{{ $t('No haze: {0}', $t(clear.name).toLowerCase()) }}</v-btn>
-      <v-btn class="big main" color="primary" variant="flat" @click="emit('next', next)"><slot /></v-btn>
+      <v-btn v-if="clear" class="big" :disabled="!may" @click="emit('past', next)">{{
+        $t('No haze: {0}', $t(clear.name).toLowerCase())
+      }}</v-btn>
+      <v-btn class="big main" color="primary" variant="flat" :disabled="!may" @click="emit('next', next)"><slot /></v-btn>
     </template>
   </section>
 </template>

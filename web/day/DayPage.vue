@@ -1,13 +1,13 @@
 <script setup lang="ts">
 import { t as tr } from '#core/language'
 import { useEventListener } from '@vueuse/core'
-import { computed, ref, watch } from 'vue'
+import { computed, ref } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
-import { sparesLeft, stationsDay, stripDay, unfinished, type DayStage } from '#core/day'
+import { inOneBreath, mayBegin, stationsDay, stripDay, unfinished } from '#core/day'
 import { floorOf, postsFor, tableGrid } from '#core/floor'
 import { clockOf } from '#core/house'
 import { cautions } from '#core/recipe'
-import { minutesBetween, sayClock, sayMinute, sayShortDay } from '#core/time'
+import { minutesBetween, sayMinute, sayShortDay } from '#core/time'
 import { tableName } from '#core/workshop'
 import { singleLetters } from '../app/keys'
 import SegmentChoice from '../ui/SegmentChoice.vue'
@@ -29,6 +29,7 @@ import { useCall } from './useCall'
 import { useChance } from './useChance'
 import { useDay } from './useDay'
 import { usePages } from './usePages'
+import { useSeat } from './useSeat'
 
 /** The day of a class, run from a tablet with wet hands: every piece's state, what to say next, one tap for a seat, a table, the room. */
 const route = useRoute()
@@ -37,33 +38,16 @@ const id = computed(() => String(route.params['id']))
 const asked = computed(() => String(route.params['session'] ?? ''))
 const day = useDay(id, asked)
 const { workshop, house, plan, session, room, state, left, next, tables, around, names, now, tap, said } = day
-const seat = ref<string>()
 const table = ref<string>()
 const ending = ref(false)
 const say = computed(() => next.value?.say ?? [])
 const nextOf = (t: string) => say.value.find((a) => a.table === t)
 const chosen = computed(() => table.value ?? say.value.find((a) => a.table)?.table ?? room.value?.tables[0] ?? '')
-const person = computed(() => state.value?.people.find((p) => p.id === seat.value))
-const pieces = computed(() => state.value?.pieces.filter((p) => p.person === seat.value) ?? [])
-const spares = computed(() =>
-  plan.value && room.value && state.value ? sparesLeft(plan.value, room.value, state.value, pieces.value[0]?.design ?? '') : 0,
-)
+const { seat, person, pieces, spares, stage: stageOf, notYet } = useSeat(day, chosen)
 const isDue = (t: string) => {
   const a = nextOf(t)
   return !!a && state.value!.begunAt !== null && minutesBetween(now.value, a.due) <= 0
 }
-const stageOf = computed((): DayStage | null => {
-  const p = person.value
-  const route = room.value?.people.find((x) => x.id === p?.id)?.route ?? room.value?.people[0]?.route
-  return (p && route?.[p.at]) ?? null
-})
-const notYet = computed(() => {
-  const n = next.value?.notYet.find((x) => x.person === seat.value)
-  if (!n || !house.value) return ''
-  return n.from
-    ? tr('Never before {0}.', sayShortDay(n.from) + ' ' + sayClock(n.from, clockOf(house.value)))
-    : tr('Nobody knows of a piece that may be rubbed: a spare?')
-})
 const clock = (at: string) => sayMinute(at, clockOf(house.value!))
 const endSaid = computed(() => {
   const over = left.value!.overMin
@@ -116,7 +100,6 @@ const pickSeat = (p: string) => {
   seat.value = seat.value === p ? undefined : p
   table.value = state.value?.people.find((x) => x.id === p)?.table
 }
-watch(chosen, () => person.value?.table !== chosen.value && (seat.value = undefined))
 const leave = () => void router.push(`/w/${id.value}/bench/kit`)
 
 useEventListener(
@@ -129,7 +112,7 @@ useEventListener(
     const onButton = e.target instanceof HTMLButtonElement
     if (room.value!.tables.includes(letter)) pick(letter)
     else if (e.key === 'Enter' && !onButton && nextOf(chosen.value)) said(nextOf(chosen.value)!)
-    else if (e.key === ' ' && !onButton && say.value[0]) said(say.value[0])
+    else if (e.key === ' ' && !onButton && say.value[0]) said(...inOneBreath(say.value, now.value))
     else if (letter === 'H' && seat.value) deeds.needs(pieces.value, 'you')
     else if (letter === 'Z') day.undo()
     else return
@@ -218,7 +201,7 @@ useEventListener(
           <DayCounts :state="state" />
         </div>
         <div class="beside">
-          <DaySay :say="say" :now="now" :house="house" @said="said" @skip="deeds.skip" />
+          <DaySay :say="say" :now="now" :house="house" @said="(list) => said(...list)" @skip="deeds.skip" />
           <DaySide :day="day" @here="(p) => deeds.presence([p], 'here')" @stop="deeds.stop" @settle="deeds.takeBack" @seat="pickSeat" />
         </div>
       </div>
@@ -230,7 +213,8 @@ useEventListener(
           :pieces="pieces"
           :name="seat ? (names.get(seat) ?? '') : ''"
           :stage="stageOf"
-          :not-yet="seat ? notYet : ''"
+          :not-yet="notYet"
+          :may="!!nextOf(chosen) && mayBegin(nextOf(chosen)!, now)"
           :spares="spares"
           @next="said"
           @past="deeds.past"

@@ -1,33 +1,40 @@
 <script setup lang="ts">
 import { mdiVolumeHigh } from '@mdi/js'
-import type { Announcement } from '#core/day'
+import { t as tr } from '#core/language'
+import { computed } from 'vue'
+import { inOneBreath, mayBegin, type Announcement } from '#core/day'
 import { clockOf, type House } from '#core/house'
 import { minutesBetween } from '#core/time'
-import { deed, line, whenSaid, words } from './dayWords'
+import { deed, line, toWhom, whenSaid, words } from './dayWords'
 
-/** What is to be said next, to whom and when; the two after it. */
-defineProps<{ say: readonly Announcement[]; now: string; house: House }>()
-const emit = defineEmits<{ said: [a: Announcement]; skip: [a: Announcement] }>()
+/** What is to be said next, to whom and when, to all tables that it is for in one breath; the two after it. */
+const props = defineProps<{ say: readonly Announcement[]; now: string; house: House }>()
+const emit = defineEmits<{ said: [list: Announcement[]]; skip: [list: Announcement[]] }>()
+const breath = computed(() => inOneBreath(props.say, props.now))
+const after = computed(() => props.say.filter((a) => !breath.value.includes(a)).slice(0, 2))
+const may = computed(() => breath.value.every((a) => mayBegin(a, props.now)))
+const when = computed(() => {
+  const { due } = breath.value[0]!
+  return minutesBetween(props.now, due) <= 0 ? tr('now') : whenSaid(due, props.now, clockOf(props.house))
+})
 </script>
 <template>
   <section class="card" :aria-label="$t('Say next')">
     <template v-if="say[0]">
       <p class="top">
         <v-icon :icon="mdiVolumeHigh" size="22" /> <b>{{ $t('Say next') }}</b>
-        <span class="two"
-          >{{ say[0].table ? $t('to table {0}', say[0].table) : $t('to all') }},
-          {{ minutesBetween(now, say[0].due) <= 0 ? $t('now') : whenSaid(say[0].due, now, clockOf(house)) }}</span
-        >
+        <span class="two">{{ toWhom(breath) }}, {{ when }}</span>
       </p>
       <p class="words" aria-live="polite">{{ words(say[0]) }}</p>
       <div class="two-buttons">
-        <v-btn class="big" color="primary" variant="flat" @click="emit('said', say[0])">{{ deed(say[0]) }}</v-btn>
-        <v-btn class="big" @click="emit('skip', say[0])">{{ $t('Skip') }}</v-btn>
+        <v-btn class="big" color="primary" variant="flat" :disabled="!may" @click="emit('said', breath)">{{ deed(...breath) }}</v-btn>
+        <v-btn v-if="breath.length > 1" class="big" @click="emit('said', [say[0]])">{{ $t('Only {0}', say[0].table) }}</v-btn>
+        <v-btn class="big" @click="emit('skip', breath)">{{ $t('Skip') }}</v-btn>
       </div>
     </template>
     <p v-else class="words">{{ $t('Nothing is left to say.') }}</p>
     <ul class="bare lines">
-      <li v-for="a in say.slice(1, 3)" :key="a.cue">
+      <li v-for="a in after" :key="a.cue">
         <b class="code">{{ whenSaid(a.due, now, clockOf(house)) }}</b> {{ line(a) }}
       </li>
     </ul>
@@ -56,9 +63,12 @@ const emit = defineEmits<{ said: [a: Announcement]; skip: [a: Announcement] }>()
   font: 600 var(--t-h2) / 1.2 var(--f-text);
 }
 .two-buttons {
-  display: grid;
-  grid-template-columns: 1fr auto;
+  display: flex;
   gap: var(--s-2);
+}
+.two-buttons > :first-child {
+  flex: 1;
+  min-width: 0;
 }
 .big {
   height: 64px !important;

@@ -1,10 +1,12 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import { useRoute } from 'vue-router'
+import { inOneBreath, mayBegin } from '#core/day'
 import { clockOf } from '#core/house'
 import { minutesBetween, sayMinute } from '#core/time'
 import DayTable from './DayTable.vue'
-import { deed, line, whenSaid, words } from './dayWords'
+import { deed, line, toWhom, whenSaid, words } from './dayWords'
+import { deedsOf } from './deeds'
 import { useDay } from './useDay'
 
 /** A helper's phone: their tables, the next words, one big action. */
@@ -20,6 +22,9 @@ const mine = computed(() => {
   return said.length > 0 ? said : (room.value?.tables ?? [])
 })
 const say = computed(() => (next.value?.say ?? []).filter((a) => a.table === '' || mine.value.includes(a.table)))
+const breath = computed(() => inOneBreath(say.value, now.value))
+const may = computed(() => breath.value.every((a) => mayBegin(a, now.value)))
+const deeds = deedsOf(tap)
 const seat = ref<string>()
 const due = (t: string) => say.value.some((a) => a.table === t && minutesBetween(now.value, a.due) <= 0)
 /** The seat that is chosen needs the instructor; without one, everybody of the table that is next. */
@@ -56,24 +61,24 @@ const refused = computed(() => day.refused.value.length)
       <section v-if="say[0]" class="card" :aria-label="$t('Say next')">
         <p>
           <b class="ink">{{ $t('Say next') }}</b>{{ ' ' }}
-          <span class="two"
-            >{{ say[0].table ? $t('to table {0}', say[0].table) : $t('to all') }}, {{ whenSaid(say[0].due, now, clockOf(house)) }}</span
-          >
+          <span class="two">{{ toWhom(breath) }}, {{ whenSaid(say[0].due, now, clockOf(house)) }}</span>
         </p>
         <p class="words" aria-live="polite">{{ words(say[0]) }}</p>
       </section>
       <ul class="bare">
-        <li v-for="a in say.slice(1, 3)" :key="a.cue">
+        <li v-for="a in say.filter((x) => !breath.includes(x)).slice(0, 2)" :key="a.cue">
           <b>{{ whenSaid(a.due, now, clockOf(house)) }}</b> {{ line(a) }}
         </li>
       </ul>
       <!-- Where a thumb is. -->
       <div class="thumb">
-        <v-btn v-if="say[0]" class="one" color="primary" variant="flat" @click="said(say[0])">{{ deed(say[0]) }}</v-btn>
+        <v-btn v-if="say[0]" class="one" color="primary" variant="flat" :disabled="!may" @click="said(...breath)">{{
+          deed(...breath)
+        }}</v-btn>
         <p v-else class="words">{{ $t('Nothing is left to say.') }}</p>
         <div class="answers">
           <v-btn class="answer" @click="needs">{{ $t('Needs the instructor') }}</v-btn>
-          <v-btn class="answer" :disabled="!say[0]" @click="tap({ kind: 'skip', value: { cue: say[0]!.cue } })">{{ $t('Skip') }}</v-btn>
+          <v-btn class="answer" :disabled="!say[0]" @click="deeds.skip(breath)">{{ $t('Skip') }}</v-btn>
         </div>
       </div>
     </template>

@@ -3,6 +3,7 @@ import { t as tr } from '#core/language'
 import { computed } from 'vue'
 import { useRoute } from 'vue-router'
 import { clockOf } from '#core/house'
+import { inOneBreath } from '#core/day'
 import type { PieceState } from '#core/recipe'
 import { grouped } from '#core/sessions'
 import { minutesBetween, sayMinute } from '#core/time'
@@ -35,7 +36,12 @@ const rows = computed(() =>
       share: t.until && t.since ? Math.min(1, minutesBetween(t.since, now.value) / Math.max(1, minutesBetween(t.since, t.until))) : 0,
     })),
 )
-const coming = computed(() => next.value?.say[0])
+const breath = computed(() => inOneBreath(next.value?.say ?? [], now.value))
+const coming = computed(() => breath.value[0])
+const nextWhom = computed(() => {
+  const tables = breath.value.flatMap((a) => a.table || [])
+  return tables.length === 0 || tables.length > 4 ? tr('Next, everybody') : tr('Next, table {0}', tables.join(', '))
+})
 const cue = computed(() => coming.value?.stage ?? null)
 const swatches = computed(() => cue.value && swatchesOf(cue.value.id.split('.').at(-1)!))
 /** How much of the class is behind. */
@@ -69,10 +75,10 @@ const share = computed(() => {
         </li>
       </ul>
       <section v-if="coming" class="next">
-        <p>{{ coming.table ? $t('Next, table {0}', coming.table) : $t('Next, everybody') }}</p>
+        <p>{{ nextWhom }}</p>
         <b class="when">{{ clock(coming.due) }}</b>
         <p>
-          <b>{{ line(coming) }}</b>
+          <b>{{ line(...breath) }}</b>
         </p>
         <template v-if="cue">
           <div v-for="side in ['pass', 'fail'] as const" :key="side" :class="[side, { drawn: swatches }]">

@@ -12,12 +12,24 @@ export function words(a: Announcement): string {
   return a.then ? `${tr('Hands off.')} ${tr(a.then.name)}. ${tr(a.then.pass)}` : tr('Hands off.')
 }
 
-/** What the one tap does. */
-export function deed(a: Announcement): string {
+/** Tables by their letters; many by how many they are. */
+const lettersOf = (list: readonly Announcement[]): string =>
+  list.length > 4 ? tr('{0} tables', list.length) : list.map((a) => a.table).join(', ')
+
+/** What the one tap does, for whom it is said in one breath. */
+export function deed(...list: Announcement[]): string {
+  const a = list[0]!
   if (a.kind === 'show') return tr('Shown to all')
   const stage = tr(a.stage!.name)
-  if (a.kind === 'begin') return tr('{0}: {1} begins', a.table, stage.toLowerCase())
-  return a.kind === 'stop' ? tr('{0}: hands off', a.table) : tr('{0}: done', a.table)
+  const tables = lettersOf(list)
+  if (a.kind === 'begin') return tr('{0}: {1} begins', tables, stage.toLowerCase())
+  return a.kind === 'stop' ? tr('{0}: hands off', tables) : tr('{0}: done', tables)
+}
+/** To whom it is said. */
+export function toWhom(list: readonly Announcement[]): string {
+  if (!list[0]?.table) return tr('to all')
+  if (list.length === 1) return tr('to table {0}', list[0].table)
+  return list.length > 4 ? tr('to {0} tables', list.length) : tr('to tables {0}', lettersOf(list))
 }
 /** The time of something to come, with its day where that is not today. */
 export function whenSaid(due: Zoned, now: Zoned, clock: 12 | 24): string {
@@ -25,10 +37,12 @@ export function whenSaid(due: Zoned, now: Zoned, clock: 12 | 24): string {
   return due.slice(0, 10) === now.slice(0, 10) ? time : `${sayShortDay(due)} ${time}`
 }
 /** In a few words, for the lines to come. */
-export function line(a: Announcement): string {
+export function line(...list: Announcement[]): string {
+  const a = list[0]!
   if (a.kind === 'show') return tr('show all')
-  if (a.kind === 'begin') return tr('to {0}: {1}', a.table, tr(a.stage!.name).toLowerCase())
-  return a.kind === 'stop' ? tr('to {0}: hands off, let it dry', a.table) : tr('to {0}: done', a.table)
+  const tables = lettersOf(list)
+  if (a.kind === 'begin') return tr('to {0}: {1}', tables, tr(a.stage!.name).toLowerCase())
+  return a.kind === 'stop' ? tr('to {0}: hands off, let it dry', tables) : tr('to {0}: done', tables)
 }
 export const stageWord = (s: DayStage | null): string => (s ? tr(s.name) : tr('Done'))
 

@@ -12,7 +12,7 @@ export function deedsOf(tap: Day['tap']) {
     climate: (celsius: number, humidityPct: number) => tap({ kind: 'climate', value: { celsius, humidityPct } }),
     note: (text: string) => tap({ kind: 'note', value: { text } }),
     guest: (table: string) => tap({ kind: 'guest', value: { table } }),
-    skip: (a: Announcement) => tap({ kind: 'skip', value: { cue: a.cue } }),
+    skip: (list: readonly Announcement[]) => tap(...list.map((a) => ({ kind: 'skip', value: { cue: a.cue } }) as const)),
     stop: (stage: string) => tap({ kind: 'stop', value: { stage } }),
     takeBack: (event: string) => tap({ kind: 'undo', value: { event } }),
     told: (kind: 'ran-out' | 'longer', id: string) =>

@@ -1,7 +1,7 @@
 import { useEventListener, useIntervalFn, useWakeLock } from '@vueuse/core'
 import { uuidv7 } from 'uuidv7'
 import { computed, ref, shallowRef, watch, type Ref } from 'vue'
-import { dayRoom, foldDay, sayNext, tablesDay, type Announcement, type DayEvent, type DayKind, type ValueOf } from '#core/day'
+import { dayRoom, foldDay, mayBegin, sayNext, tablesDay, type Announcement, type DayEvent, type DayKind, type ValueOf } from '#core/day'
 import { clockOf, type House } from '#core/house'
 import { planWorkshop, type Plan } from '#core/plan'
 import { instantAt, minutesBetween } from '#core/time'
@@ -115,11 +115,13 @@ export function useDay(id: Ref<string>, asked: Ref<string>) {
     if (!w || !h || !k) return
     const erased = desk.erased[w.id] ?? 0
     const pack = { key: k, workshop: plain(w), house: plain(h), last, skew: sync.measuredSkew(), erased }
-    putting = putting.then(async () => {
-      stood = await keptDay.putPack(pack, stoodOf === k ? stood : 0)
-      stoodOf = k
-    }, sync.atLoss)
-    putting.catch(sync.atLoss)
+    // One after another; what could not be kept once does not keep the next from being kept.
+    putting = putting
+      .then(async () => {
+        stood = await keptDay.putPack(pack, stoodOf === k ? stood : 0)
+        stoodOf = k
+      })
+      .catch(sync.atLoss)
   })
 
   useEventListener(window, 'imprenta:day', (e: Event) => (e as CustomEvent<string>).detail === id.value && void sync.pull())
@@ -135,28 +137,41 @@ export function useDay(id: Ref<string>, asked: Ref<string>) {
   /** One tap, several facts: kept on this device first, shown at once, sent when the server is there. */
   function tap(...facts: { [K in DayKind]: { kind: K; value: ValueOf<K>; subject?: DayEvent['subject'] } }[DayKind][]): void {
     if (!key.value) return
+    const at = instantOf(Date.now())
+    const press = facts.length > 1 ? { press: uuidv7() } : {}
     const taps = facts.map(
       (f) =>
         ({
           ...{ id: uuidv7(), workshop: id.value, session: session.value!.id, subject: f.subject ?? { kind: 'room', id: 'room' } },
-          ...{ kind: f.kind, value: f.value, at: instantOf(Date.now()), device: deviceId(), seq: nextSeq(), skew: skew.value },
-          actor: desk.actor || 'this device',
+          ...{ kind: f.kind, value: f.value, at, device: deviceId(), seq: nextSeq(), skew: skew.value },
+          ...{ actor: desk.actor || 'this device', ...press },
         }) as DayEvent,
     )
     // Heard by bin/campaign: what was shown has to be in the database in the end.
     void sync.add(taps).then(() => window.dispatchEvent(new CustomEvent('imprenta:tapped', { detail: taps.map((e) => e.id) })))
   }
-  /** What was said is done: the stage begins for those it was for, or their hands are off it. */
-  function said(a: Announcement): void {
-    const subject = { kind: 'table' as const, id: a.table || 'all' }
-    const bound = a.neverBefore ? { neverBefore: a.neverBefore } : {}
-    if (a.kind === 'begin') return tap({ kind: 'said', subject, value: { cue: a.cue, stage: a.stage!.id, people: a.people, ...bound } })
-    if (a.kind === 'show') return tap({ kind: 'said', value: { cue: a.cue } })
-    tap({ kind: 'said', subject, value: { cue: a.cue } }, { kind: 'did', subject, value: { stage: a.stage!.id, people: a.people } })
+  /** What was said is done: the stage begins for those it was for, or their hands are off it. Nothing is begun before a piece's own time. */
+  function said(...list: Announcement[]): void {
+    const facts = list
+      .filter((a) => mayBegin(a, now.value))
+      .flatMap((a): Parameters<typeof tap> => {
+        const subject = { kind: 'table' as const, id: a.table || 'all' }
+        const bound = a.neverBefore ? { neverBefore: a.neverBefore } : {}
+        if (a.kind === 'begin') return [{ kind: 'said', subject, value: { cue: a.cue, stage: a.stage!.id, people: a.people, ...bound } }]
+        if (a.kind === 'show') return [{ kind: 'said', value: { cue: a.cue } }]
+        return [
+          { kind: 'said', subject, value: { cue: a.cue } },
+          { kind: 'did', subject, value: { stage: a.stage!.id, people: a.people } },
+        ]
+      })
+    if (facts.length > 0) tap(...facts)
   }
-  /** The last tap of this device that still stands. */
+  /** The last press of this device that still stands; all that it said is taken back. */
   const undoable = computed(() => state.value?.last[deviceId()])
-  const undo = () => undoable.value && tap({ kind: 'undo', value: { event: undoable.value.id } })
+  function undo(): void {
+    const { value: press } = undoable
+    if (press) tap(...press.map((e) => ({ kind: 'undo', value: { event: e.id } }) as const))
+  }
 
   return {
     desk,

@@ -113,7 +113,17 @@ export function dayRoom(workshop: Workshop, plan: Plan, session: string): DayRoo
       }),
     )
     const comesAt = mine && late[p.id] ? addMinutes(placed.from, late[p.id]!) : null
-    return [{ id: p.id, seat, table: mine?.table ?? seat.replace(/\d+$/, ''), route, pieces, expected: mine !== undefined, comesAt }]
+    return [
+      {
+        id: p.id,
+        seat,
+        table: mine?.table ?? seat.replace(/\d+$/, ''),
+        route,
+        pieces,
+        expected: mine !== undefined || (of.size === 0 && !p.misses.includes(session)),
+        comesAt,
+      },
+    ]
   })
   return {
     ...{ workshop: workshop.id, session, number: placed.number, from: placed.from, to: placed.to },

@@ -116,7 +116,7 @@ export function foldDay(room: DayRoom, events: readonly DayEvent[]): DayState {
       const away = gone.get(id)
       if (away)
         state.conflicts.push({ code: away.kind === 'home' ? 'home-but-did' : 'absent-but-did', person: id, events: [away.id, e.id] })
-      else if (day.presence === 'unknown') day.presence = 'here'
+      else if (day.presence === 'unknown' || day.presence === 'absent') day.presence = 'here'
       if (k < day.at) {
         // Somebody has them further already. That they begin again what is done cannot be true as well.
         const before = lastDid.get(id)
@@ -171,7 +171,7 @@ export function foldDay(room: DayRoom, events: readonly DayEvent[]): DayState {
         else gone.set(person.id, e)
         break
       case 'guest':
-        days.set(e.id, { ...begun({ id: e.id, seat: '', table: e.value.table }), guest: true, presence: 'here' })
+        days.set(e.id, { ...begun({ id: e.id, seat: '', table: e.value.table, expected: true }), guest: true, presence: 'here' })
         routes.set(e.id, usual)
         for (const design of new Set(usual.map((s) => s.design)))
           pieces.set(`${e.id}.${design}.1`, {
@@ -261,8 +261,9 @@ function touchedBy(room: DayRoom, events: readonly DayEvent[]): string[] {
   return [...new Set(people)].sort()
 }
 
-const begun = (p: Pick<DayPerson, 'id' | 'seat' | 'table'>): PersonDay => ({
-  ...{ id: p.id, seat: p.seat, table: p.table, guest: false, presence: 'unknown' as const },
+/** Who misses the class is away until somebody says otherwise. */
+const begun = (p: Pick<DayPerson, 'id' | 'seat' | 'table' | 'expected'>): PersonDay => ({
+  ...{ id: p.id, seat: p.seat, table: p.table, guest: false, presence: p.expected ? ('unknown' as const) : ('absent' as const) },
   ...{ at: 0, doing: false, since: null, done: {} },
 })
 

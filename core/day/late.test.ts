@@ -114,6 +114,43 @@ describe('who said that they come later', () => {
   })
 })
 
+describe('who misses the class', () => {
+  const w: Workshop = {
+    ...moths,
+    group: { ...moths.group, participants: moths.group.participants.map((p) => (p.name === 'Rune' ? { ...p, misses: [session] } : p)) },
+  }
+  const r = roomOf(w)
+  it('is away, is not looked out for and nothing is said to them; once here, they work like all', () => {
+    const state = foldDay(r, [shown])
+    const rune = (s: typeof state) => s.people.find((p) => p.id === who('Rune'))!
+    const told = (s: typeof state) => sayNext(r, s, replan(r, s, at(36)), at(36)).say.some((a) => a.people.includes(who('Rune')))
+    expect([rune(state).presence, told(state), awaited(r, state), unmarked(r, state).some((p) => p.id === who('Rune'))]).toEqual([
+      ...['absent', false, [], false],
+    ])
+    const come = foldDay(r, [shown, tap(35, 'here', {}, ['person', who('Rune')])])
+    expect([rune(come).presence, told(come)]).toEqual(['here', true])
+    const works = foldDay(r, [shown, tap(35, 'began', { stage: rune2, people: [who('Rune')] })])
+    expect([rune(works).presence, works.conflicts]).toEqual(['here', []])
+  })
+  const rune2 = room.people.find((p) => p.id === who('Rune'))!.route[0]!.id
+})
+
+describe('hands that are over their time', () => {
+  it('hold nothing up: what follows may begin, at the same minute for all who began together', () => {
+    const first = room.people.find((p) => p.id === who('Rune'))!.route[0]!
+    const two = ['Rune', 'Anton', 'Calla'].map(who)
+    const state = foldDay(room, [shown, tap(40, 'began', { stage: first.id, people: two })])
+    const starts = (min: number) => two.map((p) => minute(replan(room, state, at(min)).starts.get(`${p} ${room.people[1]!.route[1]!.id}`)))
+    expect(starts(41)).toEqual([40, 40, 40].map((x) => x + first.minutes))
+    // At the minute itself, and long after it, nobody waits a minute more.
+    expect(starts(40 + first.minutes)).toEqual([40, 40, 40].map((x) => x + first.minutes))
+    expect(starts(60)).toEqual([60, 60, 60])
+    const last = room.people.find((p) => p.id === who('Rune'))!.route.at(-1)!
+    const sealing = foldDay(room, [shown, tap(100, 'began', { stage: last.id, people: room.people.map((p) => p.id) })])
+    expect(minute(replan(room, sealing, at(150)).doneAt)).toBe(150)
+  })
+})
+
 describe('an adult gone', () => {
   const helped = structuredClone(room)
   for (const p of helped.people) for (const s of p.route) s.helper = s.id.endsWith('.seal1')

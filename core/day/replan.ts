@@ -91,15 +91,19 @@ export function roomLeft(room: DayRoom, state: DayState, now: Zoned, ends: (pers
     const route = routes.get(p.id) ?? []
     const stop = ends(p.id)
     const end = stop ? route.findIndex((s) => s.id === stop) : -1
-    const left = route.slice(p.at, end >= 0 ? end + 1 : undefined)
+    // What is in hands longer than it takes is as good as done: what follows may begin.
+    const over = p.doing && p.since ? Math.ceil((route[p.at]?.minutes ?? 0) - minutesBetween(p.since, now) - 1e-9) : null
+    const at = over !== null && over <= 0 ? p.at + 1 : p.at
+    const left = route.slice(at, end >= 0 ? end + 1 : undefined)
     if (left.length === 0) {
-      if (p.since) last = Math.max(last, minute(p.since))
+      if (p.since) last = Math.max(last, at > p.at ? nowMin : minute(p.since))
       continue
     }
     if (state.pieces.some((x) => x.person === p.id && x.home)) continue
-    const next = p.doing ? null : earliestNext(p, route, state, now)
+    const doing = over !== null && over > 0
+    const next = doing ? null : earliestNext(p, route, state, now)
     // Who may not begin before the room ends does not hold the room up.
-    if (!p.doing && (next === null || minutesBetween(room.to, next.at) > 0)) continue
+    if (!doing && (next === null || minutesBetween(room.to, next.at) > 0)) continue
     const id = `${left.map((s) => s.id).join(' ')}`
     if (!kept.has(id))
       kept.set(id, {
@@ -116,15 +120,14 @@ export function roomLeft(room: DayRoom, state: DayState, now: Zoned, ends: (pers
         })),
       })
     const first = left[0]!
-    const over = p.doing && p.since ? Math.max(1, Math.ceil(first.minutes - minutesBetween(p.since, now))) : undefined
     // Who said that they come later is not waited for before.
     const comesMin = p.presence === 'unknown' && comes.has(p.id) ? minute(comes.get(p.id)!) : 0
     pieces.push({
       id: p.id,
       route: kept.get(id)!.id,
       table: p.table,
-      fromMin: p.doing ? nowMin : Math.max(comesMin, minute(next!.at)),
-      ...(over !== undefined && { minutes: { [first.id]: Math.min(240, over) }, pins: { [first.id]: nowMin } }),
+      fromMin: doing ? nowMin : Math.max(comesMin, minute(next!.at)),
+      ...(doing && { minutes: { [first.id]: Math.min(240, over) }, pins: { [first.id]: nowMin } }),
     })
   }
   if (pieces.length === 0) return { input: null, nowMin, last }

@@ -95,6 +95,7 @@ export const day: Record<string, string> = {
   'to table {0}': 'a la mesa {0}',
   'to tables {0}': 'a las mesas {0}',
   'to {0} tables': 'a {0} mesas',
+  'by {0} at the latest': 'a las {0} como muy tarde',
   'Only {0}': 'Solo {0}',
   'to all': 'a todos',
   Skip: 'Saltar',

@@ -35,7 +35,7 @@ const of = (person: string) => props.state.people.find((p) => p.id === person)?.
 function marked(p: DayPerson): string {
   const presence = of(p.id)
   if (presence === 'here') return tr('here')
-  if (presence === 'absent') return tr('not here')
+  if (presence === 'absent') return p.expected ? tr('not here') : tr('not expected')
   if (p.comesAt) return tr('from {0}', sayMinute(p.comesAt, props.clock))
   return p.expected ? tr('expected') : tr('not expected')
 }

@@ -5,7 +5,7 @@ import { computed } from 'vue'
 import { inOneBreath, mayBegin, type Announcement } from '#core/day'
 import { clockOf, type House } from '#core/house'
 import { minutesBetween } from '#core/time'
-import { deed, line, toWhom, whenSaid, words } from './dayWords'
+import { bySaid, deed, line, toWhom, whenSaid, words } from './dayWords'
 
 /** What is to be said next, to whom and when, to all tables that it is for in one breath; the two after it. */
 const props = defineProps<{ say: readonly Announcement[]; now: string; house: House }>()
@@ -13,6 +13,7 @@ const emit = defineEmits<{ said: [list: Announcement[]]; skip: [list: Announceme
 const breath = computed(() => inOneBreath(props.say, props.now))
 const after = computed(() => props.say.filter((a) => !breath.value.includes(a)).slice(0, 2))
 const may = computed(() => breath.value.every((a) => mayBegin(a, props.now)))
+const by = computed(() => bySaid(breath.value, clockOf(props.house)))
 const when = computed(() => {
   const { due } = breath.value[0]!
   return minutesBetween(props.now, due) <= 0 ? tr('now') : whenSaid(due, props.now, clockOf(props.house))
@@ -26,6 +27,9 @@ const when = computed(() => {
         <span class="two">{{ toWhom(breath) }}, {{ when }}</span>
       </p>
       <p class="words" aria-live="polite">{{ words(say[0]) }}</p>
+      <p v-if="by" class="watch">
+        <b>{{ by }}</b>
+      </p>
       <div class="two-buttons">
         <v-btn class="big" color="primary" variant="flat" :disabled="!may" @click="emit('said', breath)">{{ deed(...breath) }}</v-btn>
         <v-btn v-if="breath.length > 1" class="big" @click="emit('said', [say[0]])">{{ $t('Only {0}', say[0].table) }}</v-btn>
@@ -58,6 +62,9 @@ const when = computed(() => {
 }
 .top .two {
   margin-inline-start: auto;
+}
+.watch {
+  color: var(--watch);
 }
 .words {
   font: 600 var(--t-h2) / 1.2 var(--f-text);

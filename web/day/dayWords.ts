@@ -1,7 +1,7 @@
 import { t as tr } from '#core/language'
 import type { Announcement, DayStage, TableDay } from '#core/day'
 import { grouped } from '#core/sessions'
-import { sayMinute, sayShortDay, type Zoned } from '#core/time'
+import { minutesBetween, sayMinute, sayShortDay, type Zoned } from '#core/time'
 
 /** What is said aloud: what to do and how to know that it is right. */
 export function words(a: Announcement): string {
@@ -24,6 +24,11 @@ export function deed(...list: Announcement[]): string {
   const tables = lettersOf(list)
   if (a.kind === 'begin') return tr('{0}: {1} begins', tables, stage.toLowerCase())
   return a.kind === 'stop' ? tr('{0}: hands off', tables) : tr('{0}: done', tables)
+}
+/** Until when it has to be begun where the step before it grips or dries out; empty where nothing presses. */
+export function bySaid(list: readonly Announcement[], clock: 12 | 24): string {
+  const [first] = list.flatMap((a) => a.until ?? []).sort((a, b) => minutesBetween(b, a))
+  return first ? tr('by {0} at the latest', sayMinute(first, clock)) : ''
 }
 /** To whom it is said. */
 export function toWhom(list: readonly Announcement[]): string {

@@ -96,6 +96,7 @@ export const day: Record<string, string> = {
   'to tables {0}': 'a las mesas {0}',
   'to {0} tables': 'a {0} mesas',
   'by {0} at the latest': 'a las {0} como muy tarde',
+  '{0}: an adult does it': '{0}: lo hace un adulto',
   'Only {0}': 'Solo {0}',
   'to all': 'a todos',
   Skip: 'Saltar',

@@ -14,6 +14,8 @@ const props = defineProps<{
   /** The stage that the person is at or that is next, and the one after. */
   stage: DayStage | null
   notYet: string
+  /** Whom of the table it is for, where that is not all of it. */
+  who: string
   /** What is next for the table may begin by now. */
   may: boolean
   spares: number
@@ -27,6 +29,7 @@ const emit = defineEmits<{
   spare: []
   home: []
 }>()
+const hint = computed(() => (props.person ? tr('this seat alone') : props.who || tr('or tap one seat to mark it alone')))
 const needs = computed(() => props.pieces.find((p) => p.needs)?.needs ?? null)
 const title = computed(() => (props.person ? props.name || tr('Guest') : tr('Table {0}', props.table)))
 /** Where nothing of the haze is left, the round that is next is not needed. */
@@ -36,7 +39,7 @@ const clear = computed(() => props.next?.kind === 'begin' && (props.next.stage?.
   <section class="actions" :aria-label="title">
     <div class="about">
       <h2>{{ title }}</h2>
-      <p class="two">{{ notYet || (person ? $t('this seat alone') : $t('or tap one seat to mark it alone')) }}</p>
+      <p class="two">{{ notYet || hint }}</p>
     </div>
     <template v-if="person">
       <v-btn v-if="person.presence !== 'here'" class="big" color="primary" variant="flat" @click="emit('presence', 'here')">{{

@@ -23,7 +23,7 @@ import DaySide from './DaySide.vue'
 import DayStations from './DayStations.vue'
 import DayStrip from './DayStrip.vue'
 import DayTable from './DayTable.vue'
-import { deed } from './dayWords'
+import { deed, whoOf } from './dayWords'
 import { deedsOf } from './deeds'
 import { useCall } from './useCall'
 import { useChance } from './useChance'
@@ -201,7 +201,7 @@ useEventListener(
           <DayCounts :state="state" />
         </div>
         <div class="beside">
-          <DaySay :say="say" :now="now" :house="house" @said="(list) => said(...list)" @skip="deeds.skip" />
+          <DaySay v-bind="{ say, tables, names, now, house }" @said="(list) => said(...list)" @skip="deeds.skip" />
           <DaySide :day="day" @here="(p) => deeds.presence([p], 'here')" @stop="deeds.stop" @settle="deeds.takeBack" @seat="pickSeat" />
         </div>
       </div>
@@ -214,6 +214,7 @@ useEventListener(
           :name="seat ? (names.get(seat) ?? '') : ''"
           :stage="stageOf"
           :not-yet="notYet"
+          :who="nextOf(chosen) ? whoOf([nextOf(chosen)!], tables, names) : ''"
           :may="!!nextOf(chosen) && mayBegin(nextOf(chosen)!, now)"
           :spares="spares"
           @next="said"

@@ -2,18 +2,25 @@
 import { mdiVolumeHigh } from '@mdi/js'
 import { t as tr } from '#core/language'
 import { computed } from 'vue'
-import { inOneBreath, mayBegin, type Announcement } from '#core/day'
+import { inOneBreath, mayBegin, type Announcement, type TableDay } from '#core/day'
 import { clockOf, type House } from '#core/house'
 import { minutesBetween } from '#core/time'
-import { bySaid, deed, line, toWhom, whenSaid, words } from './dayWords'
+import { bySaid, deed, line, toWhom, whenSaid, whoOf, words } from './dayWords'
 
 /** What is to be said next, to whom and when, to all tables that it is for in one breath; the two after it. */
-const props = defineProps<{ say: readonly Announcement[]; now: string; house: House }>()
+const props = defineProps<{
+  say: readonly Announcement[]
+  tables: readonly TableDay[]
+  names: ReadonlyMap<string, string>
+  now: string
+  house: House
+}>()
 const emit = defineEmits<{ said: [list: Announcement[]]; skip: [list: Announcement[]] }>()
 const breath = computed(() => inOneBreath(props.say, props.now))
 const after = computed(() => props.say.filter((a) => !breath.value.includes(a)).slice(0, 2))
 const may = computed(() => breath.value.every((a) => mayBegin(a, props.now)))
 const by = computed(() => bySaid(breath.value, clockOf(props.house)))
+const who = computed(() => whoOf(breath.value, props.tables, props.names))
 const when = computed(() => {
   const { due } = breath.value[0]!
   return minutesBetween(props.now, due) <= 0 ? tr('now') : whenSaid(due, props.now, clockOf(props.house))
@@ -27,6 +34,7 @@ const when = computed(() => {
         <span class="two">{{ toWhom(breath) }}, {{ when }}</span>
       </p>
       <p class="words" aria-live="polite">{{ words(say[0]) }}</p>
+      <p v-if="who">{{ who }}</p>
       <p v-if="by" class="watch">
         <b>{{ by }}</b>
       </p>

@@ -5,7 +5,7 @@ import { inOneBreath, mayBegin } from '#core/day'
 import { clockOf } from '#core/house'
 import { minutesBetween, sayMinute } from '#core/time'
 import DayTable from './DayTable.vue'
-import { bySaid, deed, line, toWhom, whenSaid, words } from './dayWords'
+import { bySaid, deed, line, toWhom, whenSaid, whoOf, words } from './dayWords'
 import { deedsOf } from './deeds'
 import { useDay } from './useDay'
 
@@ -64,6 +64,7 @@ const refused = computed(() => day.refused.value.length)
           <span class="two">{{ toWhom(breath) }}, {{ whenSaid(say[0].due, now, clockOf(house)) }}</span>
         </p>
         <p class="words" aria-live="polite">{{ words(say[0]) }}</p>
+        <p v-if="whoOf(breath, tables, day.names.value)">{{ whoOf(breath, tables, day.names.value) }}</p>
         <p v-if="bySaid(breath, clockOf(house))" class="watch">
           <b>{{ bySaid(breath, clockOf(house)) }}</b>
         </p>

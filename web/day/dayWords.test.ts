@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
-import type { Announcement, DayStage } from '#core/day'
-import { bySaid, deed, line, toWhom } from './dayWords'
+import type { Announcement, DayStage, TableDay } from '#core/day'
+import { bySaid, deed, line, toWhom, whoOf, words } from './dayWords'
 
 const at = (time: string) => `2026-05-15T${time}:00-04:00[America/New_York]`
 const a = (table: string, kind: Announcement['kind'] = 'begin', until: string | null = null): Announcement => ({
@@ -26,6 +26,23 @@ describe('what is said in one breath', () => {
       'B, C: hands off',
       'B: done',
     ])
+  })
+  it('names those of a table whom it is for, where others of it are not; many by their number', () => {
+    const table = (t: string, n: number) => ({ table: t, people: Array.from({ length: n }, (_, i) => `${t}${i}`) }) as TableDay
+    const names = new Map([
+      ['A0', 'Edda'],
+      ['A1', 'Rune'],
+    ])
+    const some = (t: string, ...people: string[]) => ({ ...a(t), people })
+    expect(whoOf([some('A', 'A0', 'A1')], [table('A', 2)], names)).toBe('')
+    expect(whoOf([some('A', 'A0', 'A1'), some('B', 'B0')], [table('A', 3), table('B', 1)], names)).toBe('A: Edda, Rune')
+    expect(whoOf([some('A', 'A0'), some('B', 'B0')], [table('A', 3), table('B', 2)], names)).toBe('A: Edda; B: Guest')
+    expect(whoOf([some('A', ...'123456'.split(''))], [table('A', 8)], names)).toBe('A: 6 of 8')
+    expect(whoOf([show], [table('A', 8)], names)).toBe('')
+  })
+  it('says who does what young hands may not', () => {
+    const of = (helper: boolean) => words({ ...a('A'), stage: { name: 'Warm', pass: 'Wax beads.', helper } as DayStage })
+    expect([of(true), of(false)]).toEqual(['Warm: an adult does it. Wax beads.', 'Warm. Wax beads.'])
   })
   it('says by when, the earliest of them, where something grips', () => {
     expect(bySaid([a('A'), a('B')], 24)).toBe('')

@@ -7,7 +7,7 @@ import { minutesBetween, sayMinute, sayShortDay, type Zoned } from '#core/time'
 export function words(a: Announcement): string {
   if (a.kind === 'show') return tr('Everybody looks here: this is how it goes.')
   const stage = a.stage!
-  if (a.kind === 'begin') return `${tr(stage.name)}. ${tr(stage.pass)}`
+  if (a.kind === 'begin') return `${stage.helper ? tr('{0}: an adult does it', tr(stage.name)) : tr(stage.name)}. ${tr(stage.pass)}`
   if (a.kind === 'finish') return tr('Done. Look at it once more, then put it where it may stay.')
   return a.then ? `${tr('Hands off.')} ${tr(a.then.name)}. ${tr(a.then.pass)}` : tr('Hands off.')
 }
@@ -29,6 +29,17 @@ export function deed(...list: Announcement[]): string {
 export function bySaid(list: readonly Announcement[], clock: 12 | 24): string {
   const [first] = list.flatMap((a) => a.until ?? []).sort((a, b) => minutesBetween(b, a))
   return first ? tr('by {0} at the latest', sayMinute(first, clock)) : ''
+}
+/** Who of a table, where it is for some of it only: by name, many by how many they are. */
+export function whoOf(list: readonly Announcement[], tables: readonly TableDay[], names: ReadonlyMap<string, string>): string {
+  const here = new Map(tables.map((t) => [t.table, t.people.length]))
+  return list
+    .filter((a) => a.table && a.people.length < (here.get(a.table) ?? 0))
+    .map((a) => {
+      const { length } = a.people
+      return `${a.table}: ${length > 5 ? tr('{0} of {1}', length, here.get(a.table)!) : a.people.map((p) => names.get(p) ?? tr('Guest')).join(', ')}`
+    })
+    .join('; ')
 }
 /** To whom it is said. */
 export function toWhom(list: readonly Announcement[]): string {

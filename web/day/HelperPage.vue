@@ -94,10 +94,17 @@ const refused = computed(() => day.refused.value.length)
   max-width: 520px;
   margin: 0 auto;
   box-sizing: border-box;
-  padding: var(--s-3) var(--s-page) 200px;
+  padding: var(--s-2) var(--s-page) 200px;
   display: grid;
-  gap: var(--s-3);
+  gap: var(--s-2);
   align-content: start;
+}
+/* Both tables and the words above the thumb. */
+.phone :deep(.seat) {
+  min-height: 50px;
+}
+.phone :deep(.bar) {
+  min-height: 56px;
 }
 header {
   display: flex;

@@ -5,7 +5,7 @@ import { uuidv7 } from 'uuidv7'
 import { correctedMs, dayEvent, dayRoom, factsOf, foldDay, type DayEvent } from '#core/day'
 import { BadInput, readInput } from '#core/reasons'
 import type { Clock } from '../clock'
-import { inTransaction, many, maybeOne, run } from '../db/query'
+import { inTransaction, many, maybeOne, run, type Db } from '../db/query'
 import { loadWorkshop } from '../desk/documents'
 import { planOfDesk } from '../desk/planning'
 import type { Saver } from '../desk/saver'
@@ -22,9 +22,19 @@ interface Row {
   body: DayEvent
 }
 
+/** Of one workshop's taps, one hand at a time, until the end of the transaction. */
+export const lockDay = (db: Db, workshop: string): Promise<void> =>
+  run(db, `select pg_advisory_xact_lock(hashtextextended('day/' || $1, 0))`, [workshop])
+
 /** Keeps taps, each once, in whatever order and however often they come. One that is no event, or whose workshop is gone, is refused by
- *  itself. Those of one workshop come after one another, so that who asks for what came after a number misses none. */
-export async function takeEvents(pool: pg.Pool, raw: readonly unknown[]): Promise<Taken & { of: { workshop: string; session: string }[] }> {
+ *  itself. Those of one workshop come after one another, so that who asks for what came after a number misses none. `knows` has of each workshop the
+ *  version at which its names were erased, as far as the sender heard: who has not heard of the last one may say such a name in a note, which is neither
+ *  taken nor refused; it is sent again without them. */
+export async function takeEvents(
+  pool: pg.Pool,
+  raw: readonly unknown[],
+  knows?: Readonly<Record<string, number>>,
+): Promise<Taken & { of: { workshop: string; session: string }[] }> {
   const refused: Taken['refused'] = []
   const events = raw.flatMap((r): DayEvent[] => {
     try {
@@ -39,11 +49,14 @@ export async function takeEvents(pool: pg.Pool, raw: readonly unknown[]): Promis
   const taken: string[] = []
   const by = new Map<string, DayEvent[]>()
   for (const e of events) by.set(e.workshop, [...(by.get(e.workshop) ?? []), e])
-  for (const [workshop, mine] of [...by].sort(([a], [b]) => (a < b ? -1 : 1)))
+  for (const [workshop, all] of [...by].sort(([a], [b]) => (a < b ? -1 : 1)))
     await inTransaction(pool, async (db) => {
-      await run(db, `select pg_advisory_xact_lock(hashtextextended('day/' || $1, 0))`, [workshop])
-      if (!(await maybeOne<{ id: string }>(db, 'select id from workshop where id = $1 for share', [workshop]))) {
-        for (const e of mine)
+      await lockDay(db, workshop)
+      const there = await maybeOne<{ erased: number }>(db, 'select names_erased as erased from workshop where id = $1 for share', [
+        workshop,
+      ])
+      if (!there) {
+        for (const e of all)
           refused.push({
             id: e.id,
             what: 'This workshop is not here any more.',
@@ -52,6 +65,8 @@ export async function takeEvents(pool: pg.Pool, raw: readonly unknown[]): Promis
           })
         return
       }
+      const heard = knows === undefined || there.erased <= (knows[workshop] ?? 0)
+      const mine = heard ? all : all.filter((e) => e.kind !== 'note')
       await run(
         db,
         `insert into day_event (id, workshop_id, session_id, kind, body, happened, never_before, early)
@@ -161,4 +176,6 @@ export class Facts {
 /** What a batch of taps looks like from outside. */
 export const dayBatch = v.object({
   events: v.pipe(v.array(v.unknown(), 'not a list of taps | Send a list.'), v.maxLength(500, 'more than 500 taps | Send 500 at a time.')),
+  /** By workshop, the version at which its names were erased last, as far as the sender heard. */
+  knows: v.optional(v.record(v.string(), v.number())),
 })

@@ -5,12 +5,12 @@ import { idIn } from '../addresses'
 import type { Clock } from '../clock'
 import { dayBatch, eventsAfter, takeEvents, type Facts } from './day'
 
-/** The day's taps: POST /day/events {events} up to 500; GET /day/WORKSHOP/SESSION?after=N what came since; each with the server's clock. */
+/** The day's taps: POST /day/events {events, knows?} up to 500; GET /day/WORKSHOP/SESSION?after=N what came since; each with the server's clock. */
 export function dayRoutes(pool: pg.Pool, clock: Clock, facts: Facts): Router {
   const router = Router()
   router.post('/day/events', async (req, res) => {
-    const { events } = readInput(dayBatch, req.body)
-    const { of, ...answer } = await takeEvents(pool, events)
+    const { events, knows } = readInput(dayBatch, req.body)
+    const { of, ...answer } = await takeEvents(pool, events, knows)
     res.json({ now: clock.now(), ...answer })
     facts.changed(of)
   })

@@ -5,6 +5,7 @@ import type { Change, Workshop } from '#core/workshop'
 import { seedPictures } from '../demo/pictures'
 import { lock } from '../desk/commands'
 import { loadWorkshop } from '../desk/documents'
+import { lockDay } from '../day/day'
 import { inTransaction } from '../db/query'
 import { command, fixed, startServer } from '../testing/start'
 import { erasePicture, sweepPictures } from './forgetting'
@@ -118,6 +119,41 @@ describe('erasing names', () => {
         await db.query(`update day_event set session_id = 'x' where id = $1`, [taps[1]!.id])
       }),
     ).rejects.toThrow('stays as it was tapped')
+  })
+  it('reaches a note that is just being taken; one from a tablet that has not heard is neither taken nor refused, all else of it is', async () => {
+    const person = (await workshop()).group.participants[4]!
+    await change({ path: `group/participants/${person.id}/name`, before: person.name, after: 'Ulmar' })
+    const tap = (seq: number, kind: string, value: object) => ({
+      ...{ id: uuidv7(), workshop: id, session: 'race', subject: { kind: 'room', id: 'room' }, kind, value },
+      ...{ at: fixed, device: 'a', seq, skew: 0, actor: 'Noor' },
+    })
+    const during = tap(1, 'note', { text: 'Ulmar has the sieve' })
+    let erasing: Promise<unknown> | undefined
+    await inTransaction(server.pool, async (db) => {
+      await lockDay(db, id)
+      erasing = eraseNames()
+      // It waits for the taps: what they say is there when it looks.
+      await new Promise((go) => setTimeout(go, 200))
+      await db.query(
+        `insert into day_event (id, workshop_id, session_id, kind, body, happened, early) values ($1, $2, 'race', 'note', $3, now(), false)`,
+        [during.id, id, JSON.stringify(during)],
+      )
+    })
+    await erasing
+    expect(await traces('Ulmar')).toEqual([])
+    const { rows } = await server.pool.query<{ erased: number }>('select names_erased as erased from workshop where id = $1', [id])
+    const { erased } = rows[0]!
+    const [late, check] = [tap(2, 'note', { text: 'Ulmar again' }), tap(3, 'check', { what: 'samples', on: true })]
+    const post = (body: object) => server.api.post('/api/day/events').send(body)
+    const held = (await post({ events: [late, check], knows: { [id]: erased - 1 } })).body
+    expect([held.taken, held.refused]).toEqual([[check.id], []])
+    expect((await post({ events: [late], knows: {} })).body).toMatchObject({ taken: [], refused: [] })
+    expect(await traces('Ulmar')).toEqual([])
+    const heard = { ...late, value: { text: '… again' } }
+    expect((await post({ events: [heard], knows: { [id]: erased } })).body.taken).toEqual([late.id])
+    expect((await server.api.get(`/api/day/${id}/race?after=0`)).body.events.map((e: { value: object }) => e.value)).toEqual([
+      ...[{ text: '… has the sieve' }, { what: 'samples', on: true }, { text: '… again' }],
+    ])
   })
   it('a command that came again after its names were erased is still the one that was taken', async () => {
     const person = (await workshop()).group.participants[2]!

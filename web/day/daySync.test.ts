@@ -8,6 +8,8 @@ import { sendKept } from '../app/days/sendKept'
 let [serverMs, away] = [0, false]
 let there: DayEvent[] = []
 let refuse = new Set<string>()
+/** What the server heard of erased names with the last taps; and whose erasing it knows of. */
+let [knows, erasedThere]: [Record<string, number>, Record<string, number>] = [{}, {}]
 let asked: string[] = []
 let silent = false
 const zoned = (ms: number) => `${new Date(ms).toISOString().slice(0, 19)}+00:00[UTC]`
@@ -28,6 +30,7 @@ beforeEach(() => {
   ;[id, key] = [`w${++n}`, dayKey(`w${n}`, 's')]
   ;[there, asked, away, silent] = [[], [], false, false]
   refuse = new Set()
+  ;[knows, erasedThere] = [{}, {}]
   vi.stubGlobal('fetch', (path: string, init?: RequestInit) => {
     asked.push(path)
     if (away) return Promise.reject(new TypeError('no net'))
@@ -39,9 +42,12 @@ beforeEach(() => {
       const events = there.slice(after, after + 2)
       return Promise.resolve(Response.json({ now, last: after + events.length, events }))
     }
-    const { events } = JSON.parse(init.body as string) as { events: DayEvent[] }
+    const sent = JSON.parse(init.body as string) as { events: DayEvent[]; knows: Record<string, number> }
+    const { events } = sent
+    knows = sent.knows
     if (silent) return Promise.resolve(Response.json({ now, taken: [], refused: [] }))
-    const taken = events.filter((e) => !refuse.has(e.id))
+    const held = (e: DayEvent) => e.kind === 'note' && (erasedThere[id] ?? 0) > (knows[id] ?? 0)
+    const taken = events.filter((e) => !refuse.has(e.id) && !held(e))
     for (const e of taken) if (!there.some((x) => x.id === e.id)) there.push(e)
     const refused = events.filter((e) => refuse.has(e.id)).map((e) => ({ id: e.id, what: 'Too long.', remedy: 'Shorten it.' }))
     return Promise.resolve(Response.json({ now, taken: taken.map((e) => e.id), refused }))
@@ -134,6 +140,7 @@ describe('taps on their way', () => {
     away = true
     await sync.add([note()])
     expect(sync.atRisk.value).toBe(true)
+    await sync.flush()
     put.mockRestore()
   })
   it('are shown once they are kept; a device that is slow to keep is not waited for', async () => {
@@ -222,6 +229,49 @@ describe('what a device keeps of a day', () => {
     expect(JSON.stringify(await keptDay.pack(key))).not.toContain('Edda')
     expect(await keptDay.pack(key)).toMatchObject({ last: 0, skew: 3, erased: 4 })
     expect(await texts()).toEqual(['tell …, … and Eddas aunt'])
+  })
+  it('loses them too where the workshop comes without its names before anybody said so', async () => {
+    await keptDay.putPack(pack(), 0)
+    await put('Edda had the good brush', true)
+    await put('tell Edda Holm', false)
+    const nameless = pack({ erased: 4, last: 9 })
+    for (const p of nameless.workshop.group.participants) p.name = null
+    expect(await keptDay.putPack(nameless, 7)).toBe(0)
+    expect(await texts()).toEqual(['tell …'])
+    await keptDay.forget({ [id]: 4 })
+    expect(await texts()).toEqual(['tell …'])
+  })
+  it('a note goes as it stands on the device: one from before an erasing is held until it is without names, the rest goes', async () => {
+    const sync = await open()
+    await keptDay.putPack(pack(), 0)
+    erasedThere = { [id]: 4 }
+    const typed = { ...note('tell Edda Holm'), workshop: id }
+    const check = { ...note(), workshop: id, kind: 'check', value: { what: 'samples', on: true } } as DayEvent
+    await sync.add([typed, check])
+    await sync.flush()
+    expect([there.map((e) => e.id), sync.waiting.value, knows[id]]).toEqual([[check.id], 1, 0])
+    await keptDay.forget({ [id]: 4 })
+    await sync.flush()
+    expect([there.map((e) => e.value), knows[id], sync.waiting.value]).toEqual([[check.value, { text: 'tell …' }], 4, 0])
+    expect([await texts(), JSON.stringify(sync.events.value).includes('Edda')]).toEqual([['tell …', undefined].sort(), false])
+  })
+  it('a page that shows notes reads them again when names were erased, what is sent from the server', async () => {
+    const sync = await open()
+    await keptDay.putPack(pack(), 0)
+    const [sent, unsent] = ['Edda one', 'Edda two'].map((t) => ({ ...note(t), workshop: id })) as [DayEvent, DayEvent]
+    await sync.add([sent])
+    await sync.flush()
+    away = true
+    await sync.add([unsent])
+    await sync.flush()
+    away = false
+    there[0] = { ...there[0]!, value: { text: '… one' } } as DayEvent
+    await keptDay.forget({ [id]: 4 })
+    expect(sync.events.value.map((x) => JSON.stringify(x.e.value).includes('Edda'))).toEqual([true, true])
+    await sync.reread()
+    const shown = sync.events.value.map((x) => (x.e as { value: { text: string } }).value.text)
+    expect(shown.sort()).toEqual(['… one', '… two'])
+    expect(sync.waiting.value).toBe(1)
   })
   it('names typed after an erasing stay; each erasing is taken in once', async () => {
     await keptDay.putPack(pack({ erased: 4 }), 0)

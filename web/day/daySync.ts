@@ -78,8 +78,7 @@ export function makeDaySync() {
       answered(now, asked)
       // A server that says nothing of any of them would be asked for ever.
       if (told.length === 0) return
-      await keep(told)
-      merge(told)
+      merge(await keptDay.settle(told).catch(() => (atLoss(), told)))
     }
   })
 
@@ -115,6 +114,17 @@ export function makeDaySync() {
       merge(mine)
       await pull()
       await flush()
+    },
+    /** Names were erased from what this device keeps: notes are read again from it, and all from the server. */
+    async reread(): Promise<void> {
+      if (!at) return
+      const { key } = at
+      const mine = await keptDay.events(key)
+      if (at?.key !== key) return
+      events.value = events.value.filter((x) => x.e.kind !== 'note')
+      merge(mine)
+      last.value = 0
+      await pull()
     },
     /** Kept on this device, then shown, then sent: what was seen to happen survives the page. A device that is slow to keep is not waited for. */
     async add(list: readonly DayEvent[]): Promise<void> {

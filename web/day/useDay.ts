@@ -125,6 +125,7 @@ export function useDay(id: Ref<string>, asked: Ref<string>) {
   })
 
   useEventListener(window, 'imprenta:day', (e: Event) => (e as CustomEvent<string>).detail === id.value && void sync.pull())
+  useEventListener(window, 'imprenta:forgot', () => void sync.reread().catch(sync.atLoss))
   useEventListener(window, 'online', () => void sync.both())
   useIntervalFn(() => void sync.both(), 4000)
   // The application itself is kept for a day without net; a browser that cannot says so in nothing that is lost.

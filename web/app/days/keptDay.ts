@@ -1,4 +1,4 @@
-import { openDB, type IDBPDatabase } from 'idb'
+import { openDB, type IDBPDatabase, type IDBPObjectStore } from 'idb'
 import { noteWithout, type DayEvent } from '#core/day'
 import type { House } from '#core/house'
 import { keptDays } from '#core/pictures'
@@ -38,6 +38,23 @@ const db = () =>
     },
   }))
 
+/** Said to the pages that show notes: they stand without names now. */
+const forgot = () => globalThis.dispatchEvent?.(new Event('imprenta:forgot'))
+
+/** Takes the names of a pack's workshop out of its notes; those that the server has come again from it. */
+async function withoutNames(events: IDBPObjectStore<unknown, string[], 'events', 'readwrite'>, { key, workshop }: Pack): Promise<void> {
+  const names = workshop.group.participants.flatMap((x) => x.name ?? [])
+  for (const k of (await events.index('key').getAll(key)) as KeptEvent[])
+    if (k.e.kind === 'note' && k.sent) await events.delete(k.id)
+    else if (k.e.kind === 'note') await events.put({ ...k, e: { ...k.e, value: { text: noteWithout(k.e.value.text, names) } } })
+}
+
+/** A tap in hand, its note as it stands on disk. */
+async function asKept(events: { get: (id: string) => Promise<unknown> }, x: KeptEvent): Promise<KeptEvent> {
+  const stored = x.e.kind === 'note' ? ((await events.get(x.id)) as KeptEvent | undefined) : undefined
+  return stored?.e.kind === 'note' && x.e.kind === 'note' ? { ...x, e: { ...x.e, value: stored.e.value } } : x
+}
+
 export const dayKey = (workshop: string, session: string): string => `${workshop}/${session}`
 
 export const keptDay = {
@@ -48,12 +65,42 @@ export const keptDay = {
   /** Keeps a pack; answers with the number that stands in it then. `before` is what this page knew to stand there: where less stands, somebody
    *  let go of taps meanwhile, and all are asked for again at the next opening. */
   putPack: async (p: Pack, before: number): Promise<number> => {
-    const tx = (await db()).transaction('packs', 'readwrite')
-    const stored = ((await tx.store.get(p.key)) as Pack | undefined)?.last ?? 0
-    const last = stored >= before ? Math.max(stored, p.last) : 0
-    await tx.store.put({ ...p, last })
+    const tx = (await db()).transaction(['packs', 'events'], 'readwrite')
+    const was = (await tx.objectStore('packs').get(p.key)) as Pack | undefined
+    const stored = was?.last ?? 0
+    // The workshop may come without its names before anybody said that they were erased.
+    const erased = was && (p.erased ?? 0) > (was.erased ?? 0)
+    if (erased) await withoutNames(tx.objectStore('events'), was)
+    const last = !erased && stored >= before ? Math.max(stored, p.last) : 0
+    await tx.objectStore('packs').put({ ...p, last })
     await tx.done
+    if (erased) forgot()
     return last
+  },
+  /** Taps as they are to be sent: notes as they stand on this device now, names that were erased taken out; and up to which erasing they are, by
+   *  workshop. */
+  toSend: async (waiting: readonly KeptEvent[]): Promise<{ events: DayEvent[]; knows: Record<string, number> }> => {
+    const tx = (await db()).transaction(['packs', 'events'], 'readonly')
+    const packs = (await tx.objectStore('packs').getAll()) as Pack[]
+    const knows: Record<string, number> = {}
+    // Of several classes of a workshop, what the least is known of.
+    for (const { workshop, erased } of packs) knows[workshop.id] = Math.min(knows[workshop.id] ?? Infinity, erased ?? 0)
+    const events: DayEvent[] = []
+    for (const x of waiting) events.push((await asKept(tx.objectStore('events'), x)).e)
+    await tx.done
+    return { events, knows }
+  },
+  /** What the server said of taps that were sent, on disk; notes stay as they stand there. Answers with them as they are then. */
+  settle: async (told: readonly KeptEvent[]): Promise<KeptEvent[]> => {
+    const tx = (await db()).transaction('events', 'readwrite', { durability: 'strict' })
+    const now: KeptEvent[] = []
+    for (const x of told) {
+      const k = await asKept(tx.store, x)
+      await tx.store.put(k)
+      now.push(k)
+    }
+    await tx.done
+    return now
   },
   /** Taps that the server has not said anything of, of whatever class, in the order of their making on this device. */
   unsent: async (): Promise<KeptEvent[]> =>
@@ -70,16 +117,13 @@ export const keptDay = {
     for (const p of (await tx.objectStore('packs').getAll()) as Pack[]) {
       const version = erased[p.workshop.id] ?? 0
       if (version <= (p.erased ?? 0)) continue
-      const names = p.workshop.group.participants.flatMap((x) => x.name ?? [])
       const participants = p.workshop.group.participants.map((x) => ({ ...x, name: null }))
       const workshop = { ...p.workshop, group: { ...p.workshop.group, participants } }
       await tx.objectStore('packs').put({ ...p, workshop, erased: version, last: 0 } satisfies Pack)
-      for (const k of (await tx.objectStore('events').index('key').getAll(p.key)) as KeptEvent[])
-        if (k.e.kind === 'note' && k.sent) await tx.objectStore('events').delete(k.id)
-        else if (k.e.kind === 'note')
-          await tx.objectStore('events').put({ ...k, e: { ...k.e, value: { text: noteWithout(k.e.value.text, names) } } })
+      await withoutNames(tx.objectStore('events'), p)
     }
     await tx.done
+    forgot()
   },
   /** Lets go of days whose keeping date is over by the server's date, and of workshops that it does not have any more; taps that it does not
    *  have yet stay. */

@@ -27,10 +27,12 @@ export async function askDay<T>(path: string, init?: RequestInit): Promise<{ got
 
 /** Sends taps; answers with those that the server told of, as they are to be kept: sent, or refused with the reason. */
 export async function postTaps(waiting: readonly KeptEvent[]): Promise<{ told: KeptEvent[]; now: string; asked: number }> {
+  // A device that cannot look at what it kept sends what it has in hand, and says that it heard of nothing.
+  const body = await keptDay.toSend(waiting).catch(() => ({ events: waiting.map((x) => x.e), knows: {} }))
   const { got, asked } = await askDay<Answered>('/api/day/events', {
     method: 'POST',
     headers: { 'content-type': 'application/json' },
-    body: JSON.stringify({ events: waiting.map((x) => x.e) }),
+    body: JSON.stringify(body),
   })
   const taken = new Set(got.taken)
   const why = new Map(got.refused.map((r) => [r.id, `${r.what} ${r.remedy}`]))
@@ -53,6 +55,6 @@ export async function sendKept(): Promise<void> {
     }
     const { told } = await postTaps(waiting)
     if (told.length === 0) return
-    await keptDay.putEvents(told)
+    await keptDay.settle(told)
   }
 }

@@ -154,6 +154,7 @@ describe('taps become the state', () => {
     // Two presses of one second are two.
     const [next, other] = [tap(52, 'check', { what: 'x', on: true }), tap(52, 'said', { cue: 'y' }, 'A', { press: uuid() })]
     expect(fold(...all, next).last['a']!.map((e) => e.id)).toEqual([next.id])
+    expect(fold(first, next).last['a']!.map((e) => e.id)).toEqual([next.id])
     expect(fold(...all, next, other).last['a']!.map((e) => e.id)).toEqual([other.id])
     expect(fold(...all).last['b']!.map((e) => e.id)).toEqual([elsewhere.id])
     const back = [one, two].map((e) => tap(54, 'undo', { event: e.id }))
@@ -587,6 +588,21 @@ describe('spares that were used', () => {
     expect([left(moths, []), left(before, [])]).toEqual([1, 0])
     const both = applyChanges<Workshop>(before, factsOf(before, fold(tap(50, 'spare', {}, ['piece', piece('Rune')])), session))!
     expect(both.pieces.find((p) => p.participant === who('Rune'))!.spares).toEqual({ 'moths-of-the-marsh-1': 3, [session]: 1 })
+  })
+  it('one more is written, also where nothing else of the piece has changed; one in the class that lays, before it is laid', () => {
+    const once = applyChanges<Workshop>(moths, factsOf(moths, fold(used[1]!), session))!
+    const changes = factsOf(once, fold(used[1]!, used[2]!), session)
+    expect(changes).toHaveLength(1)
+    const before = once.pieces.find((p) => p.participant === who('Mira'))!
+    expect(applyChanges<Workshop>(once, changes)!.pieces.find((p) => p.participant === who('Mira'))).toEqual({
+      ...before,
+      spares: { [session]: 2 },
+    })
+    const [unlaid, laying] = [{ ...moths, pieces: [] }, 'moths-of-the-marsh-1']
+    const r = dayRoom(unlaid, planWorkshop({ workshop: unlaid, house, now: '2026-05-14T17:00:00-04:00[America/New_York]' }), laying)!
+    const state = foldDay(r, [tap(0, 'spare', {}, ['piece', piece('Rune')], { session: laying })])
+    const after = applyChanges<Workshop>(unlaid, factsOf(unlaid, state, laying))!
+    expect(after.pieces).toMatchObject([{ participant: who('Rune'), state: 'printed', laidAt: null, spares: { [laying]: 1 } }])
   })
   it('taken back, they are there again', () => {
     const after = applyChanges<Workshop>(moths, factsOf(moths, fold(...used), session))!

@@ -73,6 +73,33 @@ describe('who is not here yet', () => {
     expect(stopped.stopAfter!.mayStop).toBe(true)
     for (const w of ways) if (w.by) expect(minute(w.by.doneAt)!).toBeLessThanOrEqual(end)
   })
+  it('is the furthest stage from which a piece may go home that still goes in, never another', () => {
+    const route = room.people.find((p) => p.id === who('Anton'))!.route
+    const may = route.slice(0, -1).filter((s) => s.mayStop)
+    expect(may.length).toBeGreaterThan(1)
+    const all = Array.from({ length: 60 }, (_, i) => lived(36 + 2 * i, [shown, absent('Anton')]).late[0]!)
+    const stops = [...new Set(all.flatMap((w) => (w.by && w.stopAfter ? w.stopAfter.id : [])))]
+    // From the end of their way backwards, one after another, each of them once.
+    expect(stops).toEqual(may.map((s) => s.id).reverse())
+    // Wetting alone would go in long after that: nobody is asked to come for it.
+    expect(lived(Math.floor(end) - route[0]!.minutes - 1, [shown, absent('Anton')]).late[0]!.by).toBeNull()
+  })
+  it('takes no place that somebody else has by then', () => {
+    const places = tap(33, 'places', { places: 2 }, ['station', 'seal table'])
+    // The run sheet has the others seal two by two until the end, with one place free some minutes before it.
+    const last = room.people.filter((p) => p.expected && p.id !== who('Anton') && p.id !== who('Edda'))
+    const planned = new Map(room.planned)
+    last.forEach((p, i) => planned.set(`${p.id} ${p.route.at(-1)!.id}`, Math.floor(end) - 3 - 3 * Math.floor((i + (i > 2 ? 1 : 0)) / 2)))
+    const { left, late } = lived(36, [shown, absent('Anton'), places], { ...room, planned })
+    const seal = room.people.find((p) => p.id === who('Anton'))!.route.at(-1)!
+    const by = late[0]!.by!
+    const from = minute(by.doneAt) - seal.minutes
+    expect(late[0]!.stopAfter).toBeNull()
+    const others = [...left.starts].filter(([k]) => k.endsWith(` ${seal.id}`)).map(([, at]) => minute(at))
+    expect(others.length).toBe(16)
+    for (let min = from; min < from + seal.minutes; min++)
+      expect(others.filter((x) => x <= min && x + seal.minutes > min).length, String(min)).toBeLessThan(2)
+  })
   it('without a piece that may be rubbed there is nothing to begin; with a piece that is not ready nothing begins before', () => {
     expect(lived(36, [shown, absent('Edda')]).late[0]).toMatchObject({ by: null, noPiece: true })
     const young = structuredClone(room)
@@ -105,12 +132,23 @@ describe('who said that they come later', () => {
     for (const a of sayNext(r, state, left, at(36)).say)
       if (a.people.includes(who('Rune'))) expect(minute(a.due)!).toBeGreaterThanOrEqual(75)
     expect(minute([...lateWays(r, state, left, at(36))][0]!.by!.beginAt)!).toBeGreaterThanOrEqual(75)
+    // Also where the room has to be planned anew.
+    const tight = foldDay(r, [shown, tap(35, 'places', { places: 2 }, ['station', 'basin'])])
+    const first = r.people.find((p) => p.id === who('Rune'))!.route[0]!.id
+    expect(minute(replan(r, tight, at(36)).starts.get(`${who('Rune')} ${first}`))).toBeGreaterThanOrEqual(75)
+  })
+  it('so late that not all goes in, goes home after what does', () => {
+    const late = roomOf({ ...w, sessions: w.sessions.map((s) => (s.id === session ? { ...s, late: { [who('Rune')]: 110 } } : s)) })
+    const [rune] = lived(36, [shown], late).late
+    expect(minute(rune!.by!.beginAt)).toBeGreaterThanOrEqual(110)
+    expect(rune!.stopAfter!.mayStop).toBe(true)
   })
   it('and comes sooner begins sooner', () => {
     const come = [shown, tap(40, 'here', {}, ['person', who('Rune')])]
     const left = replan(r, foldDay(r, come), at(40))
     const first = r.people.find((p) => p.id === who('Rune'))!.route[0]!.id
     expect(minute(left.starts.get(`${who('Rune')} ${first}`))).toBeLessThan(75)
+    expect(awaited(r, foldDay(r, come))).toEqual([])
   })
 })
 

@@ -222,6 +222,8 @@ describe('a kit to go', () => {
     expect([inClass.lay, piece('Rune', -1500).lay]).toEqual([null, null])
     const plan = planWorkshop({ workshop: moths, house, now: from })
     expect(laidAtHome({ workshop: moths, plan }, who('Edda'), inClass.id, true, from)).toBeUndefined()
+    // What lies from a class is not the phone's to take back.
+    expect(laidAtHome({ workshop: moths, plan }, who('Rune'), piece('Rune', -1500).id, false, from)).toBeUndefined()
   })
   it('of a class that somebody takes home alone, follows no class', () => {
     const w = {
@@ -230,6 +232,8 @@ describe('a kit to go', () => {
     }
     const p = page('Edda', 30, [begin], w).pieces[0]!
     expect([p.lay, p.phases.some((x) => x.title === 'Wait for the word')]).toEqual(['ask', false])
+    const before = page('Edda', -1500, [], w).pieces[0]!
+    expect([before.phases[0]!.title.startsWith('Lay it'), before.steps.length > 5]).toEqual([true, true])
   })
 })
 

@@ -60,6 +60,16 @@ describe('a participant’s page', () => {
     await addressesOf(server.pool, left)
     expect((await page(its)).body).toEqual(gone.body)
   })
+  it('of somebody who was taken off the list meanwhile says the same', async () => {
+    const { body, version } = (await loadWorkshop(server.pool, 'kelp-coasters'))!
+    const its = (await addressesOf(server.pool, body)).get(body.group.participants.at(-1)!.id)!
+    expect((await page(its)).status).toBe(200)
+    const off = body.group.participants.at(-1)!
+    const gone = command('kelp-coasters', [{ path: `group/participants/${off.id}`, before: off, after: null }])
+    const { outcomes } = (await server.api.post('/api/commands').send([{ ...gone, baseVersion: version }])).body
+    expect(outcomes[0].status).toBe('applied')
+    expect((await page(its)).body).toEqual((await page('A'.repeat(22))).body)
+  })
   it('follows the taps of the class; how it came out is a tap like any other, taken once it is asked', async () => {
     expect((await page(token(1))).body.running).toBe(false)
     await send(tap('begin', {}), did('rub1', 1))

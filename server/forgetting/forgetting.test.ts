@@ -131,7 +131,8 @@ describe('erasing names', () => {
     let erasing: Promise<unknown> | undefined
     await inTransaction(server.pool, async (db) => {
       await lockDay(db, id)
-      erasing = eraseNames()
+      // It begins when somebody waits for it.
+      erasing = eraseNames().then((x) => x)
       // It waits for the taps: what they say is there when it looks.
       await new Promise((go) => setTimeout(go, 200))
       await db.query(
@@ -139,7 +140,7 @@ describe('erasing names', () => {
         [during.id, id, JSON.stringify(during)],
       )
     })
-    await erasing
+    expect(await erasing).toMatchObject({ status: 200 })
     expect(await traces('Ulmar')).toEqual([])
     const { rows } = await server.pool.query<{ erased: number }>('select names_erased as erased from workshop where id = $1', [id])
     const { erased } = rows[0]!

@@ -2,6 +2,7 @@ import type pg from 'pg'
 import { uuidv7 } from 'uuidv7'
 import { eraseDay, withoutPicture } from '#core/pictures'
 import type { Change, Workshop } from '#core/workshop'
+import { lockDay } from '../day/day'
 import { inTransaction, many, maybeOne, run, type Db } from '../db/query'
 import { applyCommands, lock } from '../desk/commands'
 import { loadWorkshop } from '../desk/documents'
@@ -18,6 +19,8 @@ export interface By {
  *  are told. */
 export function eraseNames(pool: pg.Pool, workshopId: string, by: By): Promise<number> {
   return inTransaction(pool, async (db) => {
+    // Taps that are just being taken are waited for; those that come after know, or are held. In the order in which taps lock, too.
+    await lockDay(db, workshopId)
     await lock(db, [`workshop/${workshopId}`])
     const found = await maybeOne<{ version: number; houseId: string }>(
       db,

@@ -1,5 +1,4 @@
 import { noteWithout } from '#core/day'
-import { lockDay } from '../day/day'
 import { many, run, type Db } from '../db/query'
 
 /** What a table that holds something of people gives up: everybody's names in a workshop, and one picture of it. Each table with
@@ -61,8 +60,6 @@ export const wipes: readonly Wipe[] = [
 
 /** Takes names, as they are and as they ever were, out of a class's notes: their taps keep everything else. */
 async function wipeNotes(db: Db, workshopId: string): Promise<void> {
-  // Taps that are just being taken are waited for; those that come after know, or are held.
-  await lockDay(db, workshopId)
   const known = await many<{ name: string }>(
     db,
     `select name from participant_name where workshop_id = $1

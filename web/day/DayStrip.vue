@@ -1,13 +1,15 @@
 <script setup lang="ts">
-import { computed } from 'vue'
+import { useElementSize } from '@vueuse/core'
+import { computed, useTemplateRef } from 'vue'
 import type { StripDay } from '#core/day'
 
 /** The way through the class as a strip: what wants hands in ink, what dries alone a line; where each table stands on it. */
 const props = defineProps<{ strip: StripDay; chosen: string }>()
 const share = (min: number) => `${(100 * min) / Math.max(1, props.strip.minutes)}%`
-/** A flag takes so much of the width: tables that stand close stand side by side, within the strip. */
-const wide = 2.9
+const { width } = useElementSize(useTemplateRef('all'), { width: 870, height: 0 })
+/** Tables that stand close stand side by side, within the strip. */
 const flags = computed(() => {
+  const wide = 2500 / Math.max(1, width.value)
   const all = [...props.strip.at]
     .sort((a, b) => a.min - b.min)
     .map((f) => ({ table: f.table, at: (100 * f.min) / Math.max(1, props.strip.minutes) }))
@@ -19,7 +21,7 @@ const flags = computed(() => {
 })
 </script>
 <template>
-  <div class="strip" aria-hidden="true">
+  <div ref="all" class="strip" aria-hidden="true">
     <b v-for="f in flags" :key="f.table" class="flag" :class="{ on: f.table === chosen }" :style="{ insetInlineStart: `${f.at}%` }">{{
       f.table
     }}</b>

@@ -44,6 +44,11 @@ describe('what is said in one breath', () => {
     const of = (helper: boolean) => words({ ...a('A'), stage: { name: 'Warm', pass: 'Wax beads.', helper } as DayStage })
     expect([of(true), of(false)]).toEqual(['Warm: an adult does it. Wax beads.', 'Warm. Wax beads.'])
   })
+  it('two parts of one table are one table', () => {
+    expect([deed(a('B'), a('B')), toWhom([a('B'), a('B')]), toWhom([a('A'), a('B'), a('B')])]).toEqual([
+      ...['B: rub, round 1 begins', 'to table B', 'to tables A, B'],
+    ])
+  })
   it('says by when, the earliest of them, where something grips', () => {
     expect(bySaid([a('A'), a('B')], 24)).toBe('')
     expect(bySaid([a('A', 'begin', '15:09'), a('B', 'begin', '15:03'), a('C')], 24)).toBe('by 15:03 at the latest')

@@ -13,8 +13,10 @@ export function words(a: Announcement): string {
 }
 
 /** Tables by their letters; many by how many they are. */
-const lettersOf = (list: readonly Announcement[]): string =>
-  list.length > 4 ? tr('{0} tables', list.length) : list.map((a) => a.table).join(', ')
+function lettersOf(list: readonly Announcement[]): string {
+  const tables = [...new Set(list.map((a) => a.table))]
+  return tables.length > 4 ? tr('{0} tables', tables.length) : tables.join(', ')
+}
 
 /** What the one tap does, for whom it is said in one breath. */
 export function deed(...list: Announcement[]): string {
@@ -44,8 +46,9 @@ export function whoOf(list: readonly Announcement[], tables: readonly TableDay[]
 /** To whom it is said. */
 export function toWhom(list: readonly Announcement[]): string {
   if (!list[0]?.table) return tr('to all')
-  if (list.length === 1) return tr('to table {0}', list[0].table)
-  return list.length > 4 ? tr('to {0} tables', list.length) : tr('to tables {0}', lettersOf(list))
+  const { size } = new Set(list.map((a) => a.table))
+  if (size === 1) return tr('to table {0}', list[0].table)
+  return size > 4 ? tr('to {0} tables', size) : tr('to tables {0}', lettersOf(list))
 }
 /** The time of something to come, with its day where that is not today. */
 export function whenSaid(due: Zoned, now: Zoned, clock: 12 | 24): string {

@@ -50,7 +50,7 @@ const tablesNote = computed(() => {
         :model-value="plan.spares.count"
         :max="400"
         @update:model-value="bench.set(own.spares, $event, $t('spares became {0}', $event))"
-        >{{ sure }} <SourceMark :mark="plan.figures['spares']!.because.mark"
+        >{{ sure }} <SourceMark v-if="!plan.spares.used" :mark="plan.figures['spares']!.because.mark"
       /></StepField>
       <StepField
         :label="$t('Samples')"

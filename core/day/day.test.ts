@@ -560,6 +560,72 @@ describe('what happened becomes the document', () => {
   })
 })
 
+describe('a class of which nobody noted what was laid', () => {
+  const bare: Workshop = { ...moths, pieces: [] }
+  const of = (w: Workshop, ...events: DayEvent[]) => {
+    const r = dayRoom(w, planWorkshop({ workshop: w, house, now: from }), session)!
+    const state = foldDay(r, events)
+    return { r, state, say: () => sayNext(r, state, replan(r, state, at(41)), at(41)) }
+  }
+  const told = (w: Workshop, ...events: DayEvent[]) =>
+    new Set(
+      of(w, ...events)
+        .say()
+        .say.flatMap((a) => a.people),
+    )
+  const shown = tap(30, 'said', { cue: 'show' })
+  it('is worked on as planned, and what its first table does says nothing of the others', () => {
+    const events = [shown, began(40, 'wet', table('A'))]
+    expect(told(bare, ...events).size).toBe(17)
+    const after = applyChanges<Workshop>(bare, factsOf(bare, of(bare, ...events).state, session))!
+    // The plan's time is nobody's word.
+    expect(after.pieces.map((p) => p.laidAt)).toEqual(after.pieces.map(() => null))
+    expect(told(after, ...events)).toEqual(told(bare, ...events))
+    const done = [...events, did(60, 'rub1', table('A')), did(60, 'rub1', table('B')), did(60, 'rub1', table('C'))]
+    const later = applyChanges<Workshop>(bare, factsOf(bare, of(bare, ...done).state, session))!
+    expect(later.pieces.length).toBeGreaterThan(9)
+    expect(told(later, ...done)).toEqual(told(bare, ...done))
+    expect(of(later, ...done).say().notYet).toEqual([{ person: who('Edda'), table: 'A', stage: expect.anything(), from: null }])
+  })
+  it('one that is noted alone says nothing of the others; most that are, do', () => {
+    const noted = (n: number) => ({ ...moths, pieces: moths.pieces.filter((p) => p.laidAt).slice(0, n) })
+    const laid = (w: Workshop) => of(w).r.people.filter((p) => p.pieces[0]!.laidAt !== null).length
+    expect([laid(bare), laid(noted(1)), laid(noted(9)), laid(noted(10)), laid(moths)]).toEqual([17, 17, 17, 10, 17])
+    const spares = {
+      ...bare,
+      pieces: moths.pieces
+        .filter((p) => p.laidAt)
+        .slice(0, 12)
+        .map((p) => ({ ...p, spares: { [session]: 1 } })),
+    }
+    expect(laid(spares)).toBe(17)
+  })
+  it('who is given a spare has one; taken back after it was written, they have none again', () => {
+    const spare = tap(35, 'spare', {}, ['piece', piece('Edda')])
+    const edda = (w: Workshop, ...events: DayEvent[]) => of(w, ...events).state.pieces.find((p) => p.person === who('Edda'))!
+    const written = applyChanges<Workshop>(moths, factsOf(moths, of(moths, spare).state, session))!
+    expect([edda(moths, spare).state, edda(written, spare).state, edda(written, spare).laidAt]).toEqual([
+      ...['cured', 'cured', edda(moths, spare).laidAt],
+    ])
+    const back = [spare, tap(36, 'undo', { event: spare.id })]
+    expect([edda(written, ...back).state, edda(written, ...back).laidAt]).toEqual(['printed', null])
+    // Home as it is, it takes along when it was laid.
+    const ended = applyChanges<Workshop>(moths, factsOf(moths, of(moths, spare, tap(150, 'end')).state, session))!
+    expect(ended.pieces.find((p) => p.participant === who('Edda'))).toMatchObject({ laidAt: edda(moths, spare).laidAt, asIs: true })
+  })
+  it('a laying that is taken back after it was written leaves nothing of it', () => {
+    const laying = 'moths-of-the-marsh-1'
+    const r = dayRoom(bare, planWorkshop({ workshop: bare, house, now: '2026-05-14T17:00:00-04:00[America/New_York]' }), laying)!
+    const start = r.from
+    const lay = tap(0, 'did', { stage: stage('lay'), people: [who('Rune')] }, 'A', { session: laying, at: addMinutes(start, 60) })
+    const after = applyChanges<Workshop>(bare, factsOf(bare, foldDay(r, [lay]), laying))!
+    expect(after.pieces).toMatchObject([{ state: 'laid', laidAt: addMinutes(start, 60) }])
+    const back = tap(0, 'undo', { event: lay.id }, undefined, { session: laying, at: addMinutes(start, 61) })
+    const again = applyChanges<Workshop>(after, factsOf(after, foldDay(r, [lay, back]), laying))!
+    expect(again.pieces.map((p) => [p.state, p.laidAt])).toEqual([['printed', null]])
+  })
+})
+
 describe('spares that were used', () => {
   const used = [
     tap(20, 'spare', {}, ['piece', piece('Edda')]),

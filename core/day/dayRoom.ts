@@ -2,7 +2,7 @@ import type { Plan } from '#core/plan'
 import { pieceStates, type PieceState, type Stage } from '#core/recipe'
 import type { RoomInput } from '#core/room'
 import { addMinutes, minutesBetween, type Zoned } from '#core/time'
-import { makes, sparesUsed, tableName, type Workshop } from '#core/workshop'
+import { designOf, makes, sparesUsed, tableName, type Workshop } from '#core/workshop'
 
 /** A stage on somebody's way through the class, with what the day needs of it. */
 export interface DayStage {
@@ -85,6 +85,15 @@ export function dayRoom(workshop: Workshop, plan: Plan, session: string): DayRoo
   const counts = new Map<string, number>()
   for (const p of of.values()) counts.set(p.route, (counts.get(p.route) ?? 0) + 1)
   const usual = [...counts].sort((a, b) => b[1] - a[1])[0]?.[0] ?? room?.input.routes[0]?.id
+  /** Where most of a design were noted as laid, what was not noted was not; one that is noted alone says nothing of the others, nor does a spare. */
+  const noted = new Set(
+    workshop.designs
+      .filter((d) => {
+        const laid = workshop.pieces.filter((x) => designOf(workshop, x) === d.id && x.laidAt && !x.spares).length
+        return 2 * laid > workshop.group.participants.reduce((sum, p) => sum + makes(workshop, p, d), 0)
+      })
+      .map((d) => d.id),
+  )
   const people = workshop.group.participants.flatMap((p): DayPerson[] => {
     const mine = of.get(p.id)
     const route = routes.get(mine?.route ?? usual ?? '') ?? []
@@ -97,14 +106,18 @@ export function dayRoom(workshop: Workshop, plan: Plan, session: string): DayRoo
           (x) => x.participant === p.id && (x.design ?? workshop.designs[0]!.id) === d.id && (x.number ?? 1) === i + 1,
         )
         const begun = room?.begun[d.id] ?? 'printed'
-        // Where somebody noted what was laid, what is not noted was not.
-        const noted = workshop.pieces.some((x) => (x.design ?? workshop.designs[0]!.id) === d.id && x.laidAt)
-        const unlaid = laysHere.has(d.id) || (noted && !known?.laidAt && !p.catchUp)
+        const unlaid = laysHere.has(d.id) || (noted.has(d.id) && !known?.laidAt && !p.catchUp)
         return {
           id: `${p.id}.${d.id}.${i + 1}`,
           design: d.id,
           number: i + 1,
-          state: known ? lesser(known.state, begun) : sheet?.group === 'not-laid' || unlaid ? lesser('printed', begun) : begun,
+          // A spare of this very class is given by its tap.
+          state:
+            known && !(unlaid && known.spares?.[session])
+              ? lesser(known.state, begun)
+              : sheet?.group === 'not-laid' || unlaid
+                ? lesser('printed', begun)
+                : begun,
           // What is laid in this very class is laid by its taps.
           laidAt: unlaid ? null : (sheet?.cures?.laidAt ?? known?.laidAt ?? null),
           neverBefore: unlaid ? null : (sheet?.cures?.neverBefore ?? null),

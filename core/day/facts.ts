@@ -1,6 +1,7 @@
 import { pieceStates } from '#core/recipe'
 import { changed, inWorkshop, newPiece, pieceOf, type Change, type Workshop } from '#core/workshop'
-import type { DayState } from './fold'
+import type { Zoned } from '#core/time'
+import type { DayState, PieceDay } from './fold'
 
 const rank = (s: (typeof pieceStates)[number]) => pieceStates.indexOf(s)
 
@@ -18,6 +19,12 @@ export function factsOf(workshop: Workshop, state: DayState, session: string): C
     const misses = workshop.group.participants.find((p) => p.id === person)?.misses ?? []
     return !workshop.sessions.some((s) => at(s.id) > at(session) && !misses.includes(s.id))
   }
+  /** What taps laid, when they did; what came laid keeps what somebody noted of it, if anything: what the plan thinks is nobody's word. A spare that goes
+   *  home takes along when it was laid. */
+  const laidAt = (x: PieceDay, was: Zoned | null): Zoned | null => {
+    if (rank(x.state) < rank('laid')) return null
+    return x.laidHere || (x.spares > 0 && state.endedAt !== null) ? x.laidAt : was
+  }
   return state.pieces.flatMap((x) => {
     if (!touched.has(x.person) || !workshop.group.participants.some((p) => p.id === x.person)) return []
     const was = pieceOf(workshop, x.person, x.design, x.number)
@@ -32,7 +39,7 @@ export function factsOf(workshop: Workshop, state: DayState, session: string): C
     const spares = { ...before, ...(x.spares > 0 && { [session]: x.spares }) }
     const after = {
       ...piece,
-      ...{ state: x.state, laidAt: x.laidAt ?? was?.laidAt ?? null },
+      ...{ state: x.state, laidAt: laidAt(x, was?.laidAt ?? null) },
       ...(asIs && { asIs: true }),
       ...(Object.keys(spares).length > 0 && { spares }),
     }

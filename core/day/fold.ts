@@ -25,6 +25,8 @@ export interface PieceDay {
   number: number
   state: PieceState
   laidAt: Zoned | null
+  /** Laid by taps of this class; otherwise it came laid, as somebody noted or as the plan has it. */
+  laidHere: boolean
   /** To the minute; null where nothing of it cures, or nobody knows when it was laid. */
   neverBefore: Zoned | null
   needs: 'you' | 'patch' | null
@@ -79,6 +81,7 @@ export function foldDay(room: DayRoom, events: readonly DayEvent[]): DayState {
         x.id,
         {
           ...{ id: x.id, person: p.id, design: x.design, number: x.number, state: x.state, laidAt: x.laidAt, neverBefore: x.neverBefore },
+          laidHere: false,
           ...{ needs: null, spares: 0, home: false, place: null, outcome: null, rubbedEarly: false },
         },
       ]),
@@ -182,6 +185,7 @@ export function foldDay(room: DayRoom, events: readonly DayEvent[]): DayState {
               number: 1,
               state: 'printed' as PieceState,
               laidAt: null,
+              laidHere: false,
               neverBefore: null,
             },
             ...{ needs: null, spares: 0, home: false, place: null, outcome: null, rubbedEarly: false },
@@ -307,6 +311,7 @@ function finish(
   for (const p of of(pieces, person, s.design)) {
     if (s.lays) {
       p.laidAt = at
+      p.laidHere = true
       const minutes = required.get(p.id) ?? 0
       p.neverBefore =
         minutes > 0 && route.slice(k + 1).every((x) => x.design !== s.design || !x.afterCure || minutes > 0)
@@ -345,6 +350,7 @@ function spare(
   const laid = room.people.flatMap((p) => p.pieces).filter((x) => x.design === piece.design && x.laidAt)
   const last = laid.reduce<(typeof laid)[number] | undefined>((a, b) => (a && !isBefore(a.laidAt!, b.laidAt!) ? a : b), undefined)
   piece.laidAt = last?.laidAt ?? null
+  piece.laidHere = false
   piece.neverBefore = last?.neverBefore ?? null
   piece.state = route[first]?.afterCure ? 'cured' : 'printed'
   if (!day || first < 0) return

@@ -580,6 +580,8 @@ describe('a class of which nobody noted what was laid', () => {
     const after = applyChanges<Workshop>(bare, factsOf(bare, of(bare, ...events).state, session))!
     // The plan's time is nobody's word.
     expect(after.pieces.map((p) => p.laidAt)).toEqual(after.pieces.map(() => null))
+    const ended = applyChanges<Workshop>(bare, factsOf(bare, of(bare, ...events, tap(150, 'end')).state, session))!
+    expect([ended.pieces.length, ended.pieces.every((p) => p.laidAt === null)]).toEqual([17, true])
     expect(told(after, ...events)).toEqual(told(bare, ...events))
     const done = [...events, did(60, 'rub1', table('A')), did(60, 'rub1', table('B')), did(60, 'rub1', table('C'))]
     const later = applyChanges<Workshop>(bare, factsOf(bare, of(bare, ...done).state, session))!

@@ -46,14 +46,6 @@ const tapSaid = (id: string) => {
       <p class="two small">{{ $t('Which tap was wrong? It is taken back, the other stands.') }}</p>
       <v-btn v-for="e in c.events" :key="e" class="tall" @click="emit('settle', e)">{{ tapSaid(e) }}</v-btn>
     </section>
-    <DayLate :day="day" @here="emit('here', $event)" />
-    <section v-if="waits.length">
-      <h3>{{ $t('Not to be rubbed yet') }}</h3>
-      <p v-for="w in waits" :key="w.person" class="row">
-        <button type="button" class="plain link" @click="emit('seat', w.person)">{{ name(w.person) }}</button>
-        <span class="two">{{ waitSaid(w.from) }}</span>
-      </p>
-    </section>
     <p v-if="stopped" class="small">
       <b>{{ $t('Stops after {0}: the rest is done at home.', stopped) }}</b>
     </p>
@@ -62,6 +54,14 @@ const tapSaid = (id: string) => {
       <v-btn v-for="o in over.slice(0, 3)" :key="o.stopAfter" class="tall" @click="emit('stop', o.stopAfter)">
         {{ $t('Stop after {0}, the rest at home: clean {1}', $t(o.name).toLowerCase(), clock(o.cleanAt)) }}
       </v-btn>
+    </section>
+    <DayLate :day="day" @here="emit('here', $event)" />
+    <section v-if="waits.length">
+      <h3>{{ $t('Not to be rubbed yet') }}</h3>
+      <p v-for="w in waits" :key="w.person" class="row">
+        <button type="button" class="plain link" @click="emit('seat', w.person)">{{ name(w.person) }}</button>
+        <span class="two">{{ waitSaid(w.from) }}</span>
+      </p>
     </section>
     <DayShelf :day="day" />
   </div>

@@ -1,4 +1,4 @@
-import { expect, test, type Page } from '@playwright/test'
+import { expect, test, type Locator, type Page } from '@playwright/test'
 import { own } from './own'
 import { axe } from './pages'
 
@@ -8,6 +8,21 @@ test.beforeEach(async ({ page }) => {
 const at = (path: string) => process.env['IMPRENTA_URL'] + path
 
 const finish = (page: Page) => page.locator('aside .poster')
+
+/** Until something stands where it stood half a second before. */
+async function still(what: Locator): Promise<void> {
+  const top = async () => (await what.boundingBox())?.y
+  await expect
+    .poll(
+      async () => {
+        const before = await top()
+        await what.page().waitForTimeout(500)
+        return before !== undefined && before === (await top())
+      },
+      { timeout: 20_000 },
+    )
+    .toBe(true)
+}
 
 test('the room: when it is done and why, one press adds a basin, Undo brings it back', async ({ page }) => {
   await page.goto(`${await own(page, 'roomy')}/room`)
@@ -49,6 +64,8 @@ test('a stage is pinned by keys, the plan goes round it, and taken out again', a
 test('somebody comes later: their row says so, and the plan follows; taken out it is as before', async ({ page }) => {
   await page.goto(`${await own(page, 'tardy')}/room`)
   await expect(finish(page)).toHaveText('12:00', { timeout: 15_000 })
+  // What would help comes above it one after another, and moves it down.
+  await still(page.getByText('Somebody comes later'))
   await page.getByText('Somebody comes later').click()
   await page.getByRole('combobox', { name: /^Who/ }).selectOption({ label: 'Mira' })
   await page.getByLabel('Minutes later').fill('0')

@@ -39,6 +39,8 @@ function marked(p: DayPerson): string {
   if (p.comesAt) return tr('from {0}', sayMinute(p.comesAt, props.clock))
   return p.expected ? tr('expected') : tr('not expected')
 }
+/** Nobody has struck out who was never expected. */
+const look = (p: DayPerson) => (of(p.id) === 'absent' && !p.expected ? '' : of(p.id))
 const unknown = () => unmarked(props.room, props.state).map((p) => p.id)
 </script>
 <template>
@@ -56,7 +58,7 @@ const unknown = () => unmarked(props.room, props.state).map((p) => p.id)
           <button
             type="button"
             class="plain card"
-            :class="of(p.id)"
+            :class="look(p)"
             :aria-pressed="of(p.id) === 'here'"
             @click="emit('presence', [p.id], of(p.id) === 'here' ? 'absent' : 'here')"
           >

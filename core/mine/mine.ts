@@ -87,7 +87,7 @@ export const mineLabels = {
   came: 'How did it come out?',
   tap: 'one tap',
   kept: 'Noted for this piece, without your name.',
-  notSent: 'Not sent: no net. Tap again later.',
+  notSent: 'No net: kept on this phone, sent when there is one.',
   away: 'No net: counting on since {0}',
   hours: '{0} hours',
   minutes: '{0} minutes',

@@ -14,7 +14,7 @@ export const mine: Record<string, string> = {
   'How did it come out?': '¿Cómo quedó?',
   'one tap': 'un toque',
   'Noted for this piece, without your name.': 'Anotado para esta pieza, sin tu nombre.',
-  'Not sent: no net. Tap again later.': 'No enviado: sin red. Toca de nuevo más tarde.',
+  'No net: kept on this phone, sent when there is one.': 'Sin red: queda guardado en este teléfono y se envía cuando la haya.',
   'No net: counting on since {0}': 'Sin red: contando desde las {0}',
   '{0} hours': '{0} horas',
   '{0} minutes': '{0} minutos',

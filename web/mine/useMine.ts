@@ -1,6 +1,7 @@
 import { computed, ref, shallowRef } from 'vue'
 import type { Outcome } from '#core/day'
 import type { MinePage, MinePiece, Phase } from '#core/mine'
+import { keptTold } from './told'
 
 type Page = MinePage & { language: string; other: string }
 const ms = (at: string) => Date.parse(at.replace(/\[.*$/, ''))
@@ -31,6 +32,7 @@ export function useMine(token: string) {
   const page = shallowRef<Page>()
   const gone = ref(false)
   const away = ref<number>()
+  /** Something that was said is on this phone alone. */
   const unsent = ref(false)
   /** Milliseconds that this phone's clock is ahead of the server's. */
   let skew = 0
@@ -38,6 +40,9 @@ export function useMine(token: string) {
   const now = computed(() => tick.value - skew)
   let language = localStorage.getItem(key)
   let last = 0
+  const told = keptTold(token)
+
+  const isUnsent = () => (unsent.value = Object.keys(told.all()).length > 0)
 
   function came(got: Page, asked: number): void {
     skew = (asked + Date.now()) / 2 - ms(got.now)
@@ -48,7 +53,7 @@ export function useMine(token: string) {
     document.title = `${got.who}, ${got.title}`
     tick.value = Date.now()
   }
-  async function ask(path = '', init?: RequestInit): Promise<boolean> {
+  async function ask(path = '', init?: RequestInit): Promise<number> {
     const asked = Date.now()
     last = asked
     try {
@@ -56,15 +61,45 @@ export function useMine(token: string) {
       if (res.status === 404 && !init) {
         gone.value = true
         page.value = undefined
-        return false
+        told.drop()
+        return res.status
       }
+      if (!res.ok && init && res.status < 500) return res.status
       if (!res.ok) throw new Error(String(res.status))
       came((await res.json()) as Page, asked)
-      return true
+      if (!init) void sendTold()
+      return res.status
     } catch {
       away.value ??= asked - skew
-      return false
+      isUnsent()
+      return 0
     }
+  }
+  let sending = false
+  /** What was said without net goes when there is one; what the server will not have any more is let go of. */
+  async function sendTold(): Promise<void> {
+    // A second tap of the same finger says nothing new.
+    if (sending) return
+    sending = true
+    for (;;) {
+      const [next] = Object.entries(told.all())
+      if (!next) break
+      const [name, what] = next
+      const status = await ask(what.path, {
+        method: 'POST',
+        headers: { 'content-type': 'application/json' },
+        body: JSON.stringify(what.body),
+      })
+      if (status === 0) break
+      told.settled(name, what)
+      if (status >= 400) await ask()
+    }
+    sending = false
+    isUnsent()
+  }
+  function tell(path: string, body: { piece: string } & Record<string, unknown>): void {
+    told.say(path, body)
+    void sendTold()
   }
   void ask()
   setInterval(() => {
@@ -75,15 +110,6 @@ export function useMine(token: string) {
   document.addEventListener('visibilitychange', () => document.visibilityState === 'visible' && void ask())
   window.addEventListener('online', () => void ask())
 
-  let telling = false
-  async function tell(path: string, told: object): Promise<void> {
-    // A second tap of the same finger says nothing new.
-    if (telling) return
-    telling = true
-    const body = JSON.stringify(told)
-    unsent.value = !(await ask(path, { method: 'POST', headers: { 'content-type': 'application/json' }, body }))
-    telling = false
-  }
   const sayHow = (piece: string, how: Outcome) => tell('/outcome', { piece, how })
   const sayLaid = (piece: string, laid: boolean) => tell('/laid', { piece, laid })
   function speak(l: string): void {

@@ -2,7 +2,7 @@ import type { Plan } from '#core/plan'
 import { pieceStates, type PieceState, type Stage } from '#core/recipe'
 import type { RoomInput } from '#core/room'
 import { addMinutes, minutesBetween, type Zoned } from '#core/time'
-import { designOf, makes, sparesUsed, tableName, type Workshop } from '#core/workshop'
+import { designOf, makes, pieceOf, sparesUsed, tableName, type Workshop } from '#core/workshop'
 
 /** A stage on somebody's way through the class, with what the day needs of it. */
 export interface DayStage {
@@ -85,12 +85,13 @@ export function dayRoom(workshop: Workshop, plan: Plan, session: string): DayRoo
   const counts = new Map<string, number>()
   for (const p of of.values()) counts.set(p.route, (counts.get(p.route) ?? 0) + 1)
   const usual = [...counts].sort((a, b) => b[1] - a[1])[0]?.[0] ?? room?.input.routes[0]?.id
-  /** Where most of a design were noted as laid, what was not noted was not; one that is noted alone says nothing of the others, nor does a spare. */
+  /** Where more than a quarter of a design were noted as laid, their class was noted: what was not, was not laid. A few noted for themselves say nothing of
+   *  the others, nor does a spare. */
   const noted = new Set(
     workshop.designs
       .filter((d) => {
         const laid = workshop.pieces.filter((x) => designOf(workshop, x) === d.id && x.laidAt && !x.spares).length
-        return 2 * laid > workshop.group.participants.reduce((sum, p) => sum + makes(workshop, p, d), 0)
+        return 4 * laid > workshop.group.participants.reduce((sum, p) => sum + makes(workshop, p, d), 0)
       })
       .map((d) => d.id),
   )
@@ -102,11 +103,11 @@ export function dayRoom(workshop: Workshop, plan: Plan, session: string): DayRoo
     const pieces = workshop.designs.flatMap((d) =>
       Array.from({ length: makes(workshop, p, d) }, (_, i) => {
         const sheet = plan.takeHome.find((t) => t.participant === p.id && t.design === d.id && t.number === i + 1)
-        const known = workshop.pieces.find(
-          (x) => x.participant === p.id && (x.design ?? workshop.designs[0]!.id) === d.id && (x.number ?? 1) === i + 1,
-        )
+        const known = pieceOf(workshop, p.id, d.id, i + 1)
         const begun = room?.begun[d.id] ?? 'printed'
-        const unlaid = laysHere.has(d.id) || (noted.has(d.id) && !known?.laidAt && !p.catchUp)
+        // A piece that somebody says is a print still is one, whatever the plan has made of it.
+        const print = known !== undefined && rank(known.state) < rank('laid')
+        const unlaid = laysHere.has(d.id) || print || (noted.has(d.id) && !known?.laidAt && !p.catchUp)
         return {
           id: `${p.id}.${d.id}.${i + 1}`,
           design: d.id,
@@ -159,7 +160,8 @@ export function dayRoom(workshop: Workshop, plan: Plan, session: string): DayRoo
 }
 
 /** A piece comes into a class as the class begins with it, or as less: what its taps made of it since is folded anew. */
-const lesser = (a: PieceState, b: PieceState): PieceState => (pieceStates.indexOf(a) < pieceStates.indexOf(b) ? a : b)
+const lesser = (a: PieceState, b: PieceState): PieceState => (rank(a) < rank(b) ? a : b)
+const rank = (s: PieceState): number => pieceStates.indexOf(s)
 
 function dayStage(
   plan: Plan,

@@ -5,9 +5,9 @@ import type { DayState, PieceDay } from './fold'
 
 const rank = (s: (typeof pieceStates)[number]) => pieceStates.indexOf(s)
 
-/** What happened in a class as changes of the workshop's document: each piece that somebody's hands were at, in the state it is in and laid when it was
- *  laid, with the spares that it took. Of pieces that no tap was about nothing is said, until the class is ended: then each piece whose person has no class after it goes home as
- *  it is, whatever the plan would have made of it. What a tap made that was taken back goes back. */
+/** What happened in a class as changes of the workshop's document: each piece that somebody's hands were at, in the state it is in, laid when it was
+ *  laid, with the spares that it took. Of pieces that no tap was about nothing is said, until the class is ended: then each piece whose person has no
+ *  class after it goes home as it is, whatever the plan would have made of it. What a tap made that was taken back goes back. */
 export function factsOf(workshop: Workshop, state: DayState, session: string): Change[] {
   const touched = new Set(state.touched)
   const at = (id: string) => {

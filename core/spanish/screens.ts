@@ -207,7 +207,7 @@ export const screens: Record<string, string> = {
   'at {0} tables': 'en {0} mesas',
   '{0} tables': '{0} mesas',
   'spares became {0}': 'los repuestos pasaron a {0}',
-  '{0} used, {1} left': '{0} usadas, quedan {1}',
+  '{0} used, {1} left': '{0} usados, quedan {1}',
   '{0} % sure': '{0} % seguro',
   'stages to show': 'pasos que enseñar',
   'samples became {0}': 'las muestras pasaron a {0}',
